@@ -1,0 +1,137 @@
+/** Runs Surculus: database, stand-ins, app; ends them in order on Ctrl-C. */
+import type { ChildProcess } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { buildIfStale } from './build.js';
+import { ensureDatabase, homeOfCluster, openCluster } from './cluster.js';
+import type { Cluster } from './cluster.js';
+import { endChild, portTrouble, ROOT, say, startApp, Stop } from './lib.js';
+import { startStandIns } from './standIns.js';
+
+const HELP = `Usage: ./start [options]
+
+  --empty        without the demo garden
+  --port N       port to serve on (5273)
+  --host ADDR    address to serve on (127.0.0.1); any other than loopback needs SURCULUS_PASSWORD
+  --help         this text
+
+DATABASE_URL     use this PostgreSQL (15 or newer) instead of a private one
+SURCULUS_PASSWORD  the household's password, 8 characters or more`;
+
+const MOST_PORT = 65_535;
+const LEAST_PASSWORD = 8;
+
+async function main(): Promise<void> {
+	const began = Date.now();
+	let options: { empty?: boolean; port?: string; host?: string; help?: boolean };
+	try {
+		options = parseArgs({
+			options: {
+				empty: { type: 'boolean' },
+				port: { type: 'string' },
+				host: { type: 'string' },
+				help: { type: 'boolean' }
+			}
+		}).values;
+	} catch (error) {
+		throw new Stop(`${(error as Error).message.split('.')[0]}.\n\n${HELP}`);
+	}
+	if (options.help) return say(HELP);
+	const port = Number(options.port ?? process.env.PORT ?? 5273);
+	if (!(Number.isInteger(port) && port >= 1 && port <= MOST_PORT))
+		throw new Stop(`--port: a number from 1 to ${MOST_PORT}.`);
+	const host = options.host ?? '127.0.0.1';
+
+	const { isLoopback, hashPassword } = await import('../src/lib/server/auth.js');
+	const password = process.env.SURCULUS_PASSWORD ?? '';
+	if (!isLoopback(host) && password.length < LEAST_PASSWORD)
+		throw new Stop(
+			`On ${host} others can reach Surculus, so it needs a household password: set SURCULUS_PASSWORD to ${LEAST_PASSWORD} characters or more and start again.`
+		);
+
+	const home = join(ROOT, '.surculus');
+	mkdirSync(home, { recursive: true });
+	const runFile = join(home, 'running.json');
+	if (existsSync(runFile)) {
+		const other = JSON.parse(readFileSync(runFile, 'utf8')) as { pid: number; address: string };
+		if (isOurs(other.pid))
+			throw new Stop(`Surculus runs from here already, at ${other.address} (process ${other.pid}).`);
+	}
+	const trouble = await portTrouble(host, port);
+	if (trouble) throw new Stop(trouble);
+	const shown = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
+	const address = `http://${shown.includes(':') ? `[${shown}]` : shown}:${port}`;
+	writeFileSync(runFile, JSON.stringify({ pid: process.pid, address }));
+
+	let cluster: Cluster | null = null;
+	const children: ChildProcess[] = [];
+	let ending = false;
+	const end = async (code: number) => {
+		if (ending) return;
+		ending = true;
+		for (const child of children.reverse()) await endChild(child);
+		cluster?.stop();
+		rmSync(runFile, { force: true });
+		process.exit(code);
+	};
+	for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void end(0));
+
+	try {
+		buildIfStale();
+		let url = process.env.DATABASE_URL;
+		if (!url) {
+			cluster = await openCluster(homeOfCluster());
+			await ensureDatabase(cluster, 'surculus');
+			url = cluster.url('surculus');
+		}
+		process.env.DATABASE_URL = url;
+		process.env.SURCULUS_HOME = ROOT;
+		const { migrate } = await import('../src/lib/server/migrate.js');
+		await migrate(url, ROOT).catch((error: Error & { code?: string }) => {
+			const sentence = /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|28P01|3D000/.test(`${error.code} ${error.message}`)
+				? `The database at DATABASE_URL cannot be reached: ${error.message}`
+				: error.message;
+			throw new Stop(sentence);
+		});
+		if (!options.empty) {
+			const { loadDemoIfEmpty } = await import('../demo/load.js');
+			if (await loadDemoIfEmpty()) say('The demo garden was loaded.');
+		}
+		const standIns = await startStandIns();
+		children.push(...standIns.children);
+		const app = await startApp(port, host, {
+			DATABASE_URL: url,
+			SURCULUS_STAND_INS: standIns.addresses,
+			SURCULUS_PASSWORD: '',
+			...(password.length >= LEAST_PASSWORD ? { SURCULUS_PASSWORD_HASH: await hashPassword(password) } : {})
+		});
+		children.push(app);
+		app.once('exit', () => {
+			if (!ending) {
+				process.stderr.write('The app ended by itself.\n');
+				void end(1);
+			}
+		});
+		say(`Ready after ${((Date.now() - began) / 1000).toFixed(1)} s. Ctrl-C ends it.`);
+		say(`Surculus is at ${address}`);
+	} catch (error) {
+		process.stderr.write(`${error instanceof Stop ? error.message : (error as Error).stack}\n`);
+		await end(1);
+	}
+}
+
+/** Is that process a start of ours, not another that got its number? */
+function isOurs(pid: number): boolean {
+	try {
+		process.kill(pid, 0);
+		return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('bin/start.ts');
+	} catch {
+		return false;
+	}
+}
+
+main().catch((error: unknown) => {
+	process.stderr.write(`${error instanceof Stop ? error.message : (error as Error).stack}\n`);
+	process.exit(1);
+});

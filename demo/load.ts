@@ -1,0 +1,299 @@
+/** Tells the sample garden's story into the ledger, entry by entry, as a person would have. */
+import { v5 as uuidv5 } from 'uuid';
+import { BATCHES, GARDEN, PLACES, STOCK, WANTS } from './story.js';
+import type { BatchStory, Step } from './story.js';
+import { today as todayIn } from '../src/lib/server/clock.js';
+import { gardenById } from '../src/lib/server/context.js';
+import { database } from '../src/lib/server/db.js';
+import { createGarden, record, undo } from '../src/lib/server/ledger.js';
+import type { Act } from '../src/lib/server/ledger.js';
+import { planWant } from '../src/lib/server/wants.js';
+import { addDays, isoOf } from '../src/lib/core/dates.js';
+import type { Result } from '../src/lib/core/result.js';
+
+const NAMESPACE = '2f1b7f0a-0c0f-4d6b-8a53-5d0f9b7e1c44';
+const id = (name: string) => uuidv5(name, NAMESPACE);
+export const DEMO_GARDEN = id('garden');
+
+interface Told {
+	on: string;
+	order: number;
+	acts: Act[];
+	/** Told although the day of writing is later (plans). */
+	needs?: string;
+}
+
+const must = <T>(result: Result<T>, what: string): T => {
+	if (result.ok) return result.value;
+	throw new Error(`demo, ${what}: ${result.problem.sentence}`);
+};
+
+/** Counts vary from year to year by a fixed pattern, so that the record has a spread to learn from. */
+const VARY = [1, 0.9, 1.1];
+
+export async function loadDemoIfEmpty(): Promise<boolean> {
+	const { rows } = await database().query<{ n: number }>('SELECT count(*) AS n FROM garden');
+	if (rows[0]!.n > 0) return false;
+	await loadDemo();
+	return true;
+}
+
+export async function loadDemo(): Promise<void> {
+	const today = todayIn(GARDEN.time_zone);
+	const year = Number(today.slice(0, 4));
+	const begin = addDays(today, -760);
+	const away = { from: addDays(today, 40), to: addDays(today, 54) };
+	const writer = (on: string) => ({ gardenId: DEMO_GARDEN, actor: 'household', today: on });
+
+	must(
+		await createGarden(DEMO_GARDEN, 'three-alders', 'household', begin, [
+			{
+				id: DEMO_GARDEN,
+				kind: 'garden.set',
+				subjectId: DEMO_GARDEN,
+				on: begin,
+				data: { ...GARDEN, away: [away] }
+			},
+			...Object.entries(PLACES).map(([name, data]): Act => ({
+				id: id(`place ${name}`),
+				kind: 'place.set',
+				subjectId: id(`place ${name}`),
+				on: begin,
+				data
+			})),
+			...Object.entries(STOCK).map(([name, s]): Act => ({
+				id: id(`stock ${name}`),
+				kind: 'stock.set',
+				subjectId: id(`stock ${name}`),
+				on: begin,
+				data: {
+					kind_id: s.kind,
+					place_id: id(`place ${s.place}`),
+					label: s.label,
+					count: s.count,
+					size_cm: s.size,
+					age_years: s.age,
+					condition: s.condition,
+					protection: s.protection ?? { status: 'free', until: null },
+					from_batch: null
+				}
+			}))
+		]),
+		'garden'
+	);
+
+	// Wants stand since the strike day of the newest batch that serves them, or since a month ago.
+	const told: Told[] = [];
+	const newest = new Map<string, string>();
+	const stories = [2, 1, 0].flatMap((back) =>
+		BATCHES.filter((b) => !b.years || b.years.includes(back)).map((b) => ({ b, back }))
+	);
+	for (const { b, back } of stories) {
+		const struck = `${year - back}-${b.struck[0]}`;
+		if (b.want && struck <= today && struck > begin) newest.set(b.want, struck);
+	}
+	for (const [name, w] of Object.entries(WANTS)) {
+		let due = `${year}-${w.due[0]}`;
+		if (due <= addDays(today, 20)) due = `${year + 1}-${w.due[0]}`;
+		due = `${Number(due.slice(0, 4)) + w.due[1]}-${w.due[0]}`;
+		const since = addDays(newest.get(name) ?? addDays(today, -30), -10);
+		const { target, confidence, shape, purpose, label, kind } = w;
+		told.push({
+			on: since,
+			order: 0,
+			acts: [
+				{
+					id: id(`want ${name}`),
+					kind: 'want.set',
+					subjectId: id(`want ${name}`),
+					on: since,
+					data: {
+						kind_id: kind,
+						purpose,
+						label,
+						place_id: w.place && id(`place ${w.place}`),
+						target,
+						due,
+						confidence,
+						shape
+					}
+				}
+			]
+		});
+	}
+	for (const { b, back } of stories) told.push(...tellBatch(b, year - back, back, newest));
+	told.sort((x, y) => x.on.localeCompare(y.on) || x.order - y.order);
+	const begun = new Set<string>();
+	for (const t of told) {
+		if (t.on > today || t.on <= begin) continue;
+		const subject = t.acts[0]!.subjectId;
+		if (t.needs && !begun.has(t.needs)) continue;
+		must(await record(writer(t.on), t.acts), `${t.acts[0]!.kind} on ${t.on}`);
+		begun.add(subject);
+	}
+
+	// A slip of the pen, and its undoing.
+	const slip = must(
+		await record(writer(today), [
+			{
+				id: id('slip'),
+				kind: 'stock.set',
+				subjectId: id('stock sage'),
+				on: today,
+				data: {
+					kind_id: 'sage',
+					place_id: id('place path'),
+					label: '',
+					count: 11,
+					size_cm: 55,
+					age_years: 4,
+					condition: 'fair',
+					protection: { status: 'free', until: null },
+					from_batch: null
+				}
+			}
+		]),
+		'slip'
+	);
+	must(await undo(writer(today), slip.ids[0]!, id('slip undone')), 'undoing the slip');
+
+	const garden = (await gardenById(DEMO_GARDEN))!;
+	for (const [name, w] of Object.entries(WANTS)) {
+		if (!w.plan) continue;
+		const planned = await planWant(garden, id(`want ${name}`), null);
+		const best = planned?.plan?.ways.find((x) => x.best)?.best;
+		if (!best) continue;
+		must(
+			await record(
+				writer(today),
+				best.flushes.map((f, i): Act => ({
+					id: id(`plan ${name} ${i}`),
+					kind: 'batch.planned',
+					subjectId: id(`plan ${name} ${i}`),
+					on: today,
+					takesCode: true,
+					data: {
+						kind_id: w.kind,
+						way_id: best.wayId,
+						stock_id: planned!.stockId,
+						want_id: id(`want ${name}`),
+						place_id: null,
+						count: f.pieces,
+						planned_on: isoOf(f.on)
+					}
+				}))
+			),
+			`plan for ${name}`
+		);
+	}
+}
+
+function tellBatch(b: BatchStory, year: number, back: number, newest: ReadonlyMap<string, string>): Told[] {
+	const vary = VARY[back]!;
+	const n = (count: number) => Math.max(0, Math.round(count * vary));
+	const struckOn = `${year}-${b.struck[0]}`;
+	const batchId = id(`batch ${b.stock} ${b.way} ${year}`);
+	const stock = STOCK[b.stock]!;
+	const wantId = b.want && newest.get(b.want) === struckOn ? id(`want ${b.want}`) : null;
+	const told: Told[] = [
+		{
+			on: struckOn,
+			order: 1,
+			acts: [
+				{
+					id: batchId,
+					kind: 'batch.struck',
+					subjectId: batchId,
+					on: struckOn,
+					takesCode: true,
+					data: {
+						kind_id: stock.kind,
+						way_id: b.way,
+						stock_id: id(`stock ${b.stock}`),
+						want_id: wantId,
+						place_id: id(`place ${b.place}`),
+						struck: n(b.struck[1]),
+						treatment: { medium: '', hormone: '', wound: false, cover: '' },
+						container: ''
+					}
+				}
+			]
+		}
+	];
+	let at = struckOn;
+	b.acts.forEach((step, i) => {
+		let on = `${at.slice(0, 4)}-${step[0]}`;
+		if (on < at) on = `${Number(at.slice(0, 4)) + 1}-${step[0]}`;
+		at = on;
+		told.push({
+			on,
+			order: 2 + i,
+			needs: batchId,
+			acts: tellStep(step, batchId, `${batchId} ${i}`, on, n, stock.kind)
+		});
+	});
+	return told;
+}
+
+function tellStep(
+	step: Step,
+	batchId: string,
+	name: string,
+	on: string,
+	n: (count: number) => number,
+	kindId: string
+): Act[] {
+	const act = (kind: Act['kind'], data: Record<string, unknown>, note = ''): Act => ({
+		id: id(name),
+		kind,
+		subjectId: batchId,
+		on,
+		data,
+		note
+	});
+	switch (step[1]) {
+		case 'check':
+			return [
+				act('batch.checked', { alive: n(step[2]), rooted: n(step[3]), sign: step[4] ?? 'none' }, step[5])
+			];
+		case 'pot':
+			return [
+				act('batch.potted', {
+					count: n(step[2]),
+					container: step[3],
+					place_id: step[4] ? id(`place ${step[4]}`) : null
+				})
+			];
+		case 'move':
+			return [act('batch.moved', { place_id: id(`place ${step[2]}`) })];
+		case 'winter':
+			return [act('batch.wintered', { alive: n(step[2]) }, step[3])];
+		case 'plant':
+			return [act('batch.planted', { count: n(step[2]), place_id: id(`place ${step[3]}`) })];
+		case 'give':
+			return [act('batch.given', { count: n(step[2]), to: step[3] })];
+		case 'lose':
+			return [act('batch.lost', { count: n(step[2]), why: step[3], planted: step[4] ?? false })];
+		case 'keep':
+			return [
+				act('batch.kept', { count: step[2], stock_id: id(`${name} stock`) }),
+				{
+					id: id(`${name} stock entry`),
+					kind: 'stock.set',
+					subjectId: id(`${name} stock`),
+					on,
+					data: {
+						kind_id: kindId,
+						place_id: null,
+						label: 'young one, kept',
+						count: step[2],
+						size_cm: null,
+						age_years: 0,
+						condition: 'strong',
+						protection: { status: 'free', until: null },
+						from_batch: batchId
+					}
+				}
+			];
+	}
+}

@@ -1,0 +1,85 @@
+import js from '@eslint/js';
+import importX from 'eslint-plugin-import-x';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+const only = (...allowed) => ({ group: allowed });
+
+/** Arrows point one way: routes → ui | server → formats → core (docs/design.md). */
+const outside = {
+	core: [
+		only(
+			'$lib/*',
+			'$app/*',
+			'$env/*',
+			'svelte',
+			'svelte/*',
+			'pg',
+			'node:*',
+			'fs',
+			'path',
+			'crypto',
+			'@sveltejs/*',
+			'flowbite*',
+			'echarts*',
+			'pino'
+		)
+	],
+	formats: [only('$lib/server/*', '$lib/server', '$lib/ui/*', '$lib/ui', '$app/*', 'svelte', 'pg')],
+	ui: [only('$lib/server/*', '$lib/server', 'pg', 'node:*')],
+	server: [only('$lib/ui/*', '$lib/ui', 'svelte', 'svelte/*', 'echarts*', 'flowbite*')]
+};
+const boundary = (layer) => ({
+	files: [`src/lib/${layer}/**/*.{ts,svelte}`],
+	rules: { 'no-restricted-imports': ['error', { patterns: outside[layer] }] }
+});
+
+export default ts.config(
+	{
+		ignores: ['node_modules/', '.svelte-kit/', 'build/', '.surculus/', 'test-results/', 'playwright-report/']
+	},
+	js.configs.recommended,
+	...ts.configs.recommended,
+	...svelte.configs.recommended,
+	{
+		plugins: { 'import-x': importX },
+		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+			'svelte/no-navigation-without-resolve': 'off',
+			'import-x/no-duplicates': 'error'
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
+	},
+	boundary('core'),
+	boundary('formats'),
+	boundary('ui'),
+	boundary('server'),
+	{
+		// The core is handed today, the weather and a random source; it never reaches for them.
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'crypto'],
+			'no-restricted-properties': [
+				'error',
+				{ object: 'Date', property: 'now', message: 'The core is given its dates.' },
+				{ object: 'Math', property: 'random', message: 'The core is given its random source.' }
+			],
+			'no-restricted-syntax': [
+				'error',
+				{ selector: "NewExpression[callee.name='Date']", message: 'Use core/dates.' }
+			]
+		}
+	},
+	{
+		files: ['src/lib/core/**/*.test.ts'],
+		rules: { 'no-restricted-imports': 'off' }
+	}
+);

@@ -1,0 +1,73 @@
+/**
+ * Plain dates. Outside the core a date is an ISO string (YYYY-MM-DD); inside, arithmetic runs on
+ * day numbers (whole days since 1970-01-01, proleptic Gregorian). Temporal.PlainDate does the calendar.
+ */
+import { Temporal } from 'temporal-polyfill';
+
+export type IsoDate = string;
+/** Whole days since 1970-01-01. */
+export type DayNumber = number;
+
+const MS_PER_DAY = 86_400_000;
+
+/** True for a real calendar date written YYYY-MM-DD, years 1900–2199 (30 February is not one). */
+export function isIsoDate(text: string): boolean {
+	if (!/^(19|20|21)\d\d-\d\d-\d\d$/.test(text)) return false;
+	try {
+		return Temporal.PlainDate.from(text, { overflow: 'reject' }).toString() === text;
+	} catch {
+		return false;
+	}
+}
+
+export function dayNumber(iso: IsoDate): DayNumber {
+	return Math.round(
+		Temporal.PlainDate.from(iso).toZonedDateTime({ timeZone: 'UTC' }).epochMilliseconds / MS_PER_DAY
+	);
+}
+
+export function isoOf(day: DayNumber): IsoDate {
+	return plainDate(day).toString();
+}
+
+export function plainDate(day: DayNumber): Temporal.PlainDate {
+	return Temporal.Instant.fromEpochMilliseconds(Math.round(day) * MS_PER_DAY)
+		.toZonedDateTimeISO('UTC')
+		.toPlainDate();
+}
+
+const firstOfYear = (year: number): DayNumber => Date.UTC(year, 0, 1) / MS_PER_DAY;
+
+/** Calendar year of a day. Plain arithmetic, for planning asks it a million times. */
+export function yearOf(day: DayNumber): number {
+	const guess = Math.floor(1970 + day / 365.2425);
+	if (firstOfYear(guess + 1) <= day) return guess + 1;
+	return firstOfYear(guess) > day ? guess - 1 : guess;
+}
+
+/** Day of the year, 1 January = 1. */
+export const dayOfYear = (day: DayNumber): number => day - firstOfYear(yearOf(day)) + 1;
+
+/** Day number of the given day of a year; day 366 of a common year is 1 January of the next. */
+export const dayInYear = (year: number, doy: number): DayNumber => firstOfYear(year) + Math.round(doy) - 1;
+
+export const addDays = (iso: IsoDate, days: number): IsoDate => isoOf(dayNumber(iso) + Math.round(days));
+
+/** Days from a to b (positive when b is later). */
+export const daysBetween = (a: IsoDate, b: IsoDate): number => dayNumber(b) - dayNumber(a);
+
+/** Today's date in a time zone, from an instant handed in by the caller. */
+export function dateIn(timeZone: string, epochMilliseconds: number): IsoDate {
+	return Temporal.Instant.fromEpochMilliseconds(epochMilliseconds)
+		.toZonedDateTimeISO(timeZone)
+		.toPlainDate()
+		.toString();
+}
+
+/** "12 May" or, with a year, "12 May 2027". */
+export function sayDate(iso: IsoDate, withYear = true): string {
+	return Temporal.PlainDate.from(iso).toLocaleString(
+		'en-GB',
+		withYear ? { day: 'numeric', month: 'short', year: 'numeric' } : { day: 'numeric', month: 'short' }
+	);
+}

@@ -1,0 +1,1 @@
+export * from './spacing.js';

@@ -1,0 +1,2 @@
+export * from './figures.js';
+export * from './schema.js';

@@ -1,0 +1,186 @@
+/**
+ * What the handbook knows of a kind of plant, and how it is written down (handbook/*.yaml). Every
+ * figure names its source: a work listed in handbook/sources.yaml, "practice" (common practice, no
+ * source) or "memory" (from memory).
+ */
+import { z } from 'zod';
+import { ANCHORS } from '../season/anchors.js';
+
+const src = z.string().min(1);
+const figure = z.strictObject({ v: z.number(), src });
+const moment = z.strictObject({ from: z.enum(ANCHORS), days: z.number().int().min(-250).max(250) });
+
+export const windowSchema = z.strictObject({
+	opens: moment,
+	closes: moment,
+	best: z.strictObject({ from: moment, to: moment }).optional(),
+	no_frost: z.enum(['all_year', 'by_season']),
+	src
+});
+
+export const STAGES = ['rooted', 'potted', 'wintered', 'ready', 'planted'] as const;
+export type StageName = (typeof STAGES)[number];
+
+export const stageSchema = z
+	.strictObject({
+		to: z.enum(STAGES),
+		/** Low, usual and high duration in days: 1 in 10, 1 in 2 and 9 in 10 are done by then. */
+		days: z.tuple([z.number().min(0), z.number().min(0), z.number().min(0)]),
+		/** Chance for a piece to pass, mean, and how many counted pieces that knowledge is worth. */
+		chance: z.number().gt(0).lt(1),
+		weight: z.number().gt(0).max(1000),
+		/** Does it go on under glass or in the house through winter, or only in growth outdoors? */
+		grows: z.enum(['always', 'season']),
+		/** What the piece stands in during the stage: handbook/containers.yaml. */
+		holds: z.string().min(1),
+		/** Minutes of handling a piece at the start of the stage. */
+		minutes: z.number().min(0).max(60),
+		/** Minutes of care a week for each container of it. */
+		care: z.number().min(0).max(30),
+		src
+	})
+	.refine((s) => s.days[0] <= s.days[1] && s.days[1] <= s.days[2], 'days must rise: low, usual, high');
+export type Stage = z.infer<typeof stageSchema>;
+
+export const wayProfileSchema = z
+	.strictObject({
+		id: z.string().regex(/^[a-z0-9-]+$/),
+		/** The general way: handbook/ways.yaml. */
+		way: z.string(),
+		window: windowSchema,
+		piece: z.strictObject({
+			cm: z.tuple([z.number().gt(0), z.number().gt(0)]).optional(),
+			say: z.string(),
+			src
+		}),
+		cover: z.string(),
+		medium: z.string(),
+		hormone: z.string(),
+		/** Pieces that one stock plant of a usual size gives, and how it regrows. */
+		gives: z.strictObject({
+			n: z.number().gt(0),
+			at_cm: z.number().gt(0),
+			measure: z.enum(['height', 'diameter', 'pot']),
+			/** Pieces grow with size to this power: 1 along a row, 2 over a surface. */
+			power: z.number().min(0).max(3),
+			recover_days: z.number().min(1).max(2000),
+			/** The parent is used up (a tuber cut, a clump fully lifted). */
+			uses_up: z.boolean().default(false),
+			src
+		}),
+		stages: z.array(stageSchema).min(1),
+		then: z.string(),
+		schools: z.array(z.string()).default([])
+	})
+	.refine((w) => {
+		const order = w.stages.map((s) => STAGES.indexOf(s.to));
+		return order.every((at, i) => i === 0 || at > order[i - 1]!);
+	}, 'stages must come in their order, each once')
+	.refine((w) => w.stages.at(-1)!.to === 'planted', 'the last stage is planted');
+export type WayProfile = z.infer<typeof wayProfileSchema>;
+
+export const SHELTERS = ['sill', 'lit_shelf', 'frame', 'garage', 'ground'] as const;
+
+export const kindSchema = z.strictObject({
+	id: z.string().regex(/^[a-z0-9-]+$/),
+	/** Name in common speech. */
+	common: z.string(),
+	species: z.string(),
+	cultivar: z.string().nullable().default(null),
+	/** The name it is sold by, when that is not the variety's. */
+	trade: z.string().nullable().default(null),
+	/** The kind of plant the entry stands for, in a few words. */
+	stands_for: z.string(),
+	habit: z.enum([
+		'evergreen shrub',
+		'deciduous shrub',
+		'herbaceous',
+		'tender',
+		'succulent',
+		'climber',
+		'tree'
+	]),
+	hardiness_c: figure,
+	hazards: z.array(z.strictObject({ what: z.string(), say: z.string(), src })).default([]),
+	protection: z.strictObject({
+		status: z.enum(['free', 'protected', 'unknown']),
+		until: z.number().int().min(1950).max(2100).nullable().default(null),
+		say: z.string(),
+		src
+	}),
+	size: z.strictObject({
+		height_cm: z.number().gt(0),
+		spread_cm: z.number().gt(0),
+		spacing_cm: z.number().gt(0),
+		src
+	}),
+	bloom: z.strictObject({ opens: moment, days: z.number().int().positive(), src }).nullable().default(null),
+	/** Price of one plant bought, in the garden's currency: a guess to be bettered. */
+	price: figure,
+	plant_out: z.array(windowSchema).min(1),
+	winter: z.strictObject({
+		/** Nights the plant in growth still bears, °C. */
+		limit_c: z.number(),
+		say: z.string(),
+		shelters: z.array(
+			z.strictObject({
+				in: z.enum(SHELTERS),
+				chance: z.number().gt(0).lt(1),
+				weight: z.number().gt(0),
+				/** Minutes a week for a pot. */
+				care: z.number().min(0),
+				say: z.string()
+			})
+		),
+		src
+	}),
+	ways: z.array(wayProfileSchema).min(1)
+});
+export type Kind = z.infer<typeof kindSchema>;
+
+export const waySchema = z.strictObject({
+	id: z.string(),
+	name: z.string(),
+	/** What the piece is called, one and many. */
+	piece: z.tuple([z.string(), z.string()]),
+	how: z.array(z.string()).min(2),
+	cautions: z.array(z.string()).default([]),
+	signs: z.string()
+});
+export type Way = z.infer<typeof waySchema>;
+
+export const containerSchema = z.strictObject({
+	id: z.string(),
+	name: z.string(),
+	/** Pieces in one. */
+	pieces: z.number().int().positive(),
+	area_cm2: z.number().min(0),
+	litres: z.number().min(0),
+	cost: z.number().min(0),
+	src
+});
+export type Container = z.infer<typeof containerSchema>;
+
+export const schoolSchema = z.strictObject({
+	id: z.string(),
+	question: z.string(),
+	one: z.string(),
+	other: z.string(),
+	ours: z.string()
+});
+export type School = z.infer<typeof schoolSchema>;
+
+export const sourceSchema = z.strictObject({ id: z.string(), name: z.string(), note: z.string().optional() });
+export type Source = z.infer<typeof sourceSchema>;
+
+export interface Handbook {
+	kinds: Map<string, Kind>;
+	ways: Map<string, Way>;
+	containers: Map<string, Container>;
+	schools: Map<string, School>;
+	sources: Map<string, Source>;
+}
+
+/** "Lavandula angustifolia 'Hidcote'". */
+export const botanicalName = (k: Pick<Kind, 'species' | 'cultivar'>): string =>
+	k.cultivar ? `${k.species} ‘${k.cultivar}’` : k.species;

@@ -1,0 +1,373 @@
+/**
+ * A batch is what its entries make of it, one after another. The same fold serves logging, undo and
+ * rebuilding, so the counts cannot come out differently, and an undo that would leave nonsense
+ * behind is refused for the same reasons as a wrong count.
+ */
+import { sayDate } from '../dates.js';
+import type { StageName } from '../handbook/schema.js';
+import type { Tallies } from '../evidence/evidence.js';
+import { ok, refuse } from '../result.js';
+import type { Result } from '../result.js';
+import type { AnyEntry, EntryData } from './entries.js';
+
+export type BatchStatus = 'planned' | 'growing' | 'done' | 'dropped';
+
+export interface Batch {
+	id: string;
+	code: string;
+	kindId: string;
+	wayId: string;
+	stockId: string | null;
+	wantId: string | null;
+	placeId: string | null;
+	fromBatch: string | null;
+	status: BatchStatus;
+	plannedOn: string | null;
+	plannedCount: number;
+	struckOn: string | null;
+	struck: number;
+	/** Pieces in hand by what they have reached. */
+	unrooted: number;
+	rooted: number;
+	potted: number;
+	wintered: boolean;
+	planted: number;
+	given: number;
+	kept: number;
+	splitOff: number;
+	lost: number;
+	/** Lost after planting; not part of `lost`. */
+	lostPlanted: number;
+	/** Date since when the pieces stand at their stage. */
+	since: string | null;
+	lastOn: string | null;
+	lastSign: string | null;
+	treatment: { medium: string; hormone: string; wound: boolean; cover: string };
+	container: string;
+	seen: Tallies;
+	entries: number;
+}
+
+export const inHand = (b: Pick<Batch, 'unrooted' | 'rooted' | 'potted'>): number =>
+	b.unrooted + b.rooted + b.potted;
+
+const num = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+
+function tally(b: Batch, stage: StageName, passed: number, failed: number): void {
+	if (passed === 0 && failed === 0) return;
+	const before = b.seen[stage] ?? { passed: 0, failed: 0 };
+	b.seen[stage] = { passed: before.passed + passed, failed: before.failed + failed };
+}
+
+/** Takes pieces out of hand, the furthest on first; says from which pools. */
+function takeFurthest(b: Batch, count: number): { potted: number; rooted: number; unrooted: number } {
+	const potted = Math.min(count, b.potted);
+	const rooted = Math.min(count - potted, b.rooted);
+	const unrooted = count - potted - rooted;
+	b.potted -= potted;
+	b.rooted -= rooted;
+	b.unrooted -= unrooted;
+	return { potted, rooted, unrooted };
+}
+
+/** Losses, the least advanced first, each held against the stage it did not reach. */
+function lose(b: Batch, count: number): void {
+	const unrooted = Math.min(count, b.unrooted);
+	const rooted = Math.min(count - unrooted, b.rooted);
+	const potted = count - unrooted - rooted;
+	b.unrooted -= unrooted;
+	b.rooted -= rooted;
+	b.potted -= potted;
+	b.lost += count;
+	tally(b, 'rooted', 0, unrooted);
+	tally(b, 'potted', 0, rooted);
+	tally(b, 'ready', 0, potted);
+}
+
+const blank = (
+	id: string,
+	d: {
+		code: string;
+		kind_id: string;
+		way_id: string;
+		stock_id: string | null;
+		want_id: string | null;
+		place_id: string | null;
+	}
+): Batch => ({
+	id,
+	code: d.code,
+	kindId: d.kind_id,
+	wayId: d.way_id,
+	stockId: d.stock_id,
+	wantId: d.want_id,
+	placeId: d.place_id,
+	fromBatch: null,
+	status: 'planned',
+	plannedOn: null,
+	plannedCount: 0,
+	struckOn: null,
+	struck: 0,
+	unrooted: 0,
+	rooted: 0,
+	potted: 0,
+	wintered: false,
+	planted: 0,
+	given: 0,
+	kept: 0,
+	splitOff: 0,
+	lost: 0,
+	lostPlanted: 0,
+	since: null,
+	lastOn: null,
+	lastSign: null,
+	treatment: { medium: '', hormone: '', wound: false, cover: '' },
+	container: '',
+	seen: {},
+	entries: 0
+});
+
+type Next = Result<Batch>;
+
+function begin(e: AnyEntry): Next {
+	switch (e.kind) {
+		case 'batch.planned': {
+			const b = blank(e.subjectId, e.data);
+			b.plannedOn = e.data.planned_on;
+			b.plannedCount = e.data.count;
+			return ok(b);
+		}
+		case 'batch.struck':
+			return strike(blank(e.subjectId, e.data), e.data, e.on);
+		case 'batch.split-off': {
+			const d = e.data;
+			const b = blank(e.subjectId, d);
+			b.fromBatch = d.from;
+			b.status = 'growing';
+			b.struckOn = d.struck_on;
+			b.struck = d.unrooted + d.rooted + d.potted;
+			if (b.struck < 1) return refuse('batch.empty-split', 'Split off at least one piece.', 'count');
+			Object.assign(b, { unrooted: d.unrooted, rooted: d.rooted, potted: d.potted, wintered: d.wintered });
+			Object.assign(b, { treatment: d.treatment, container: d.container, since: e.on, lastOn: e.on });
+			return ok(b);
+		}
+		default:
+			return refuse('batch.not-begun', 'This batch has not been planned or struck (or that was undone).');
+	}
+}
+
+function strike(b: Batch, d: EntryData<'batch.struck'>, on: string): Next {
+	if (b.struckOn !== null)
+		return refuse('batch.struck-twice', `It was struck on ${sayDate(b.struckOn)} already.`);
+	if (b.status === 'dropped') return refuse('batch.dropped', 'This batch was dropped: undo that first.');
+	Object.assign(b, { stockId: d.stock_id, placeId: d.place_id, wantId: d.want_id, wayId: d.way_id });
+	Object.assign(b, {
+		struckOn: on,
+		struck: d.struck,
+		unrooted: d.struck,
+		status: 'growing',
+		since: on,
+		lastOn: on
+	});
+	Object.assign(b, { treatment: d.treatment, container: d.container });
+	return ok(b);
+}
+
+/** Not more than there is. */
+function enough(b: Batch, count: number, what: string): Result<true> {
+	const have = inHand(b);
+	if (count > have)
+		return refuse(
+			'batch.too-many',
+			`Only ${num(have, 'piece')} of ${b.code} ${have === 1 ? 'is' : 'are'} in hand: ${what} ${count} can't be.`,
+			'count'
+		);
+	return ok(true);
+}
+
+function step(b: Batch, e: AnyEntry): Next {
+	if (e.kind === 'batch.struck') return strike(b, e.data, e.on);
+	if (e.kind === 'batch.dropped') {
+		if (b.status !== 'planned')
+			return refuse('batch.growing', 'It has been struck: log its pieces as lost instead.');
+		b.status = 'dropped';
+		return ok(b);
+	}
+	if (b.struckOn === null) return refuse('batch.not-struck', `${b.code} has not been struck yet.`);
+	if (b.lastOn !== null && e.on < b.lastOn)
+		return refuse(
+			'batch.date-order',
+			`The last entry of ${b.code} is of ${sayDate(b.lastOn)}: this one can't be earlier. Undo that one first, or use its date.`,
+			'on'
+		);
+	const result = apply(b, e);
+	if (!result.ok) return result;
+	b.lastOn = e.on;
+	b.status = inHand(b) === 0 ? 'done' : 'growing';
+	return ok(b);
+}
+
+function apply(b: Batch, e: AnyEntry): Next {
+	switch (e.kind) {
+		case 'batch.checked':
+			return check(b, e.data, e.on);
+		case 'batch.potted': {
+			const can = enough(b, e.data.count, 'potting');
+			if (!can.ok) return can;
+			// Potting what is potted already is potting on: it changes pot and place, not the count.
+			const fresh = Math.min(e.data.count, b.rooted + b.unrooted);
+			const fromRooted = Math.min(fresh, b.rooted);
+			const fromBare = fresh - fromRooted;
+			b.rooted -= fromRooted;
+			b.unrooted -= fromBare;
+			b.potted += fresh;
+			tally(b, 'rooted', fromBare, 0);
+			tally(b, 'potted', fresh, 0);
+			if (e.data.container) b.container = e.data.container;
+			if (e.data.place_id) b.placeId = e.data.place_id;
+			b.since = e.on;
+			return ok(b);
+		}
+		case 'batch.moved':
+			b.placeId = e.data.place_id;
+			return ok(b);
+		case 'batch.split': {
+			const can = enough(b, e.data.count, 'splitting off');
+			if (!can.ok) return can;
+			if (e.data.count === inHand(b))
+				return refuse(
+					'batch.split-all',
+					'That is the whole batch: move it instead of splitting it.',
+					'count'
+				);
+			takeFurthest(b, e.data.count);
+			b.splitOff += e.data.count;
+			return ok(b);
+		}
+		case 'batch.wintered': {
+			const have = inHand(b);
+			if (e.data.alive > have)
+				return refuse(
+					'batch.more-alive',
+					`${b.code} went into winter with ${have}: more can't have come out.`,
+					'alive'
+				);
+			const lost = have - e.data.alive;
+			const fromUnrooted = Math.min(lost, b.unrooted);
+			const fromRooted = Math.min(lost - fromUnrooted, b.rooted);
+			b.unrooted -= fromUnrooted;
+			b.rooted -= fromRooted;
+			b.potted -= lost - fromUnrooted - fromRooted;
+			b.lost += lost;
+			tally(b, 'wintered', e.data.alive, lost);
+			b.wintered = true;
+			return ok(b);
+		}
+		case 'batch.planted': {
+			const can = enough(b, e.data.count, 'planting');
+			if (!can.ok) return can;
+			const from = takeFurthest(b, e.data.count);
+			// A planted piece has passed all that lies before the ground.
+			tally(b, 'rooted', from.unrooted, 0);
+			tally(b, 'ready', from.potted, 0);
+			tally(b, 'planted', e.data.count, 0);
+			b.planted += e.data.count;
+			if (e.data.place_id) b.placeId = e.data.place_id;
+			return ok(b);
+		}
+		case 'batch.given': {
+			const can = enough(b, e.data.count, 'giving away');
+			if (!can.ok) return can;
+			const from = takeFurthest(b, e.data.count);
+			tally(b, 'rooted', from.unrooted, 0);
+			b.given += e.data.count;
+			return ok(b);
+		}
+		case 'batch.kept': {
+			const can = enough(b, e.data.count, 'keeping');
+			if (!can.ok) return can;
+			const from = takeFurthest(b, e.data.count);
+			tally(b, 'rooted', from.unrooted, 0);
+			b.kept += e.data.count;
+			return ok(b);
+		}
+		case 'batch.lost': {
+			if (e.data.planted) {
+				const standing = b.planted - b.lostPlanted;
+				if (e.data.count > standing)
+					return refuse(
+						'batch.lost-planted',
+						`Only ${standing} planted from ${b.code} still stand: ${e.data.count} can't be lost.`,
+						'count'
+					);
+				b.lostPlanted += e.data.count;
+				// It was counted as planted once; now it is known that it did not take.
+				tally(b, 'planted', -e.data.count, e.data.count);
+				return ok(b);
+			}
+			const can = enough(b, e.data.count, 'losing');
+			if (!can.ok) return can;
+			lose(b, e.data.count);
+			return ok(b);
+		}
+		default:
+			return refuse('batch.begun', 'This batch has begun already.');
+	}
+}
+
+function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Next {
+	const have = inHand(b);
+	if (d.alive > have)
+		return refuse(
+			'batch.more-alive',
+			`${b.code} had ${have} alive at the last count: ${d.alive} can't be alive now.`,
+			'alive'
+		);
+	if (d.rooted !== null && d.rooted > d.alive)
+		return refuse(
+			'batch.more-rooted',
+			`More rooted (${d.rooted}) than alive (${d.alive}) can't be.`,
+			'rooted'
+		);
+	const lost = have - d.alive;
+	const rootedBefore = b.rooted + b.potted;
+	if (d.rooted === null) {
+		lose(b, lost);
+	} else {
+		const rootedLost = Math.max(0, rootedBefore - d.rooted);
+		if (rootedLost > lost)
+			return refuse(
+				'batch.fewer-rooted',
+				`${rootedBefore} had rooted before and ${num(lost, 'is', 'are')} lost since: fewer than ${rootedBefore - lost} rooted can't be.`,
+				'rooted'
+			);
+		const newly = Math.max(0, d.rooted - rootedBefore);
+		const unrootedLost = lost - rootedLost;
+		if (newly + unrootedLost > b.unrooted)
+			return refuse('batch.more-rooted', 'More newly rooted than were left to root.', 'rooted');
+		b.unrooted -= newly + unrootedLost;
+		b.rooted += newly;
+		const fromRooted = Math.min(rootedLost, b.rooted);
+		b.rooted -= fromRooted;
+		b.potted -= rootedLost - fromRooted;
+		b.lost += lost;
+		tally(b, 'rooted', newly, unrootedLost);
+		tally(b, 'potted', 0, fromRooted);
+		tally(b, 'ready', 0, rootedLost - fromRooted);
+		if (newly > 0 && b.unrooted === 0) b.since = on;
+	}
+	b.lastSign = d.sign === 'none' ? b.lastSign : d.sign;
+	return ok(b);
+}
+
+/** Folds the standing entries of one batch. Null when nothing of it stands (all undone). */
+export function foldBatch(entries: readonly AnyEntry[]): Result<Batch | null> {
+	let batch: Batch | null = null;
+	for (const e of entries) {
+		const next: Next = batch === null ? begin(e) : step(batch, e);
+		if (!next.ok) return next;
+		batch = next.value;
+		batch.entries++;
+	}
+	return ok(batch);
+}

@@ -1,0 +1,4 @@
+export * from './code.js';
+export * from './effective.js';
+export * from './entries.js';
+export * from './foldBatch.js';

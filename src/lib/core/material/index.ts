@@ -1,0 +1,2 @@
+export * from './capacity.js';
+export * from './protection.js';

@@ -1,0 +1,6 @@
+export * from './beta.js';
+export * from './betaBinomial.js';
+export * from './chain.js';
+export * from './strike.js';
+export * from './sum.js';
+export * from './words.js';

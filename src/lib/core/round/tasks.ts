@@ -1,0 +1,184 @@
+/** Work due, derived from batches, plans and the season; never typed. */
+import type { DayNumber } from '../dates.js';
+import { dayNumber } from '../dates.js';
+import type { Kind, WayProfile } from '../handbook/schema.js';
+import { inHand } from '../ledger/foldBatch.js';
+import type { Batch } from '../ledger/foldBatch.js';
+import { nextStandstill } from '../season/growth.js';
+import type { Climate } from '../season/climate.js';
+import { frostOdds } from '../season/frost.js';
+import { plantingDay, stageDays, walk } from '../plan/walk.js';
+
+export type TaskKind = 'strike' | 'look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
+
+export interface Task {
+	/** Stable: the same work has the same key from day to day. */
+	key: string;
+	kind: TaskKind;
+	/** From when it is due, and by when it should be done. */
+	from: DayNumber;
+	by: DayNumber;
+	placeId: string | null;
+	batchId: string | null;
+	stockId: string | null;
+	wantId: string | null;
+	count: number;
+	minutes: number;
+	why: string;
+}
+
+const base = { batchId: null, stockId: null, wantId: null, placeId: null };
+
+/** A look at a batch: minutes for the walk and the tug, and so many seconds a piece. Common practice, no source. */
+const lookMinutes = (pieces: number) => 2 + pieces * 0.1;
+
+/** Work that a batch asks for by `until`. */
+export function batchTasks(
+	batch: Batch,
+	kind: Kind,
+	way: WayProfile,
+	today: DayNumber,
+	until: DayNumber,
+	climate: Climate
+): Task[] {
+	const at = {
+		...base,
+		batchId: batch.id,
+		placeId: batch.placeId,
+		wantId: batch.wantId,
+		stockId: batch.stockId
+	};
+	const tasks: Task[] = [];
+	const add = (task: Omit<Task, keyof typeof base> & Partial<typeof base>) => {
+		if (task.from <= until) tasks.push({ ...at, ...task });
+	};
+	if (batch.status === 'planned') {
+		const on = dayNumber(batch.plannedOn!);
+		add({
+			key: `strike:${batch.id}`,
+			kind: 'strike',
+			from: on - 3,
+			by: on + 7,
+			count: batch.plannedCount,
+			minutes: batch.plannedCount * (way.stages[0]?.minutes ?? 2),
+			why: on < today - 7 ? 'Its planned day has gone by: strike now, or plan again.' : 'Planned for now.'
+		});
+		return tasks;
+	}
+	if (batch.status !== 'growing') return tasks;
+	const since = dayNumber(batch.since ?? batch.struckOn!);
+	const last = dayNumber(batch.lastOn ?? batch.struckOn!);
+	const find = (to: string) => way.stages.find((s) => s.to === to);
+
+	const rest = nextStandstill(dayNumber(batch.struckOn!), climate);
+	const winter = find('wintered');
+	if (climate.lastFrost && winter && !batch.wintered && rest.to <= until)
+		add({
+			key: `winter:${batch.id}:${rest.to}`,
+			kind: 'winter-count',
+			from: rest.to,
+			by: rest.to + 21,
+			count: inHand(batch),
+			minutes: lookMinutes(inHand(batch)),
+			why: 'Growth has begun again: count what came through the winter.'
+		});
+
+	const rooting = find('rooted');
+	if (batch.unrooted > 0 && rooting) {
+		const usual = dayNumber(batch.struckOn!) + stageDays(rooting.days, 0.5);
+		const slow = dayNumber(batch.struckOn!) + stageDays(rooting.days, 0.9);
+		// First look when half should have rooted, then every ten days or so, for each look disturbs.
+		const due = Math.max(usual, last + 10);
+		add({
+			key: `look:${batch.id}:${due}`,
+			kind: 'look',
+			from: due,
+			by: due + 7,
+			count: batch.unrooted,
+			minutes: lookMinutes(batch.unrooted),
+			why:
+				today > slow
+					? 'Past the slowest usual time: what has not rooted may be given up.'
+					: 'Half should have rooted by now.'
+		});
+	}
+	const potting = find('potted');
+	if (batch.rooted > 0 && potting) {
+		const due = last;
+		add({
+			key: `pot:${batch.id}`,
+			kind: 'pot',
+			from: due,
+			by: due + 14,
+			count: batch.rooted,
+			minutes: batch.rooted * potting.minutes,
+			why: 'Rooted: short roots settle quickest.'
+		});
+	}
+	const ready = find('ready');
+	const toPlant = batch.potted + (potting ? 0 : batch.rooted);
+	if (toPlant > 0) {
+		const usual = walk(
+			kind,
+			way,
+			since,
+			0.5,
+			climate,
+			batch.potted > 0 && potting ? 'potted' : 'rooted',
+			batch.wintered
+		);
+		const on = usual ? Math.max(usual.planted, plantingDay(kind, today, climate) ?? usual.planted) : null;
+		if (on !== null)
+			add({
+				key: `plant:${batch.id}`,
+				kind: 'plant',
+				from: on,
+				by: on + 21,
+				count: toPlant,
+				minutes: toPlant * (find('planted')?.minutes ?? ready?.minutes ?? 3),
+				why: 'Big enough, and the season is right.'
+			});
+	}
+	return tasks;
+}
+
+/** Tender stock and batches are to come in before frost is likely: the day its odds pass 1 in 10. */
+export function shelterTask(
+	of: { id: string; what: 'stock' | 'batch'; placeId: string | null; count: number; sheltered: boolean },
+	kind: Kind,
+	today: DayNumber,
+	until: DayNumber,
+	climate: Climate
+): Task[] {
+	// Bears a frost or two: its winter is a question of place, not of these days.
+	if (!climate.firstFrost || of.sheltered || kind.winter.limit_c < 0) return [];
+	if (climate.coldestC >= kind.hardiness_c.v) return [];
+	for (let day = today; day <= until + 10; day++) {
+		if (frostOdds(day, climate) < 0.1) continue;
+		// In the frosty half of the year already: now, not on a day to come.
+		const by = day;
+		return [
+			{
+				...base,
+				batchId: of.what === 'batch' ? of.id : null,
+				stockId: of.what === 'stock' ? of.id : null,
+				placeId: of.placeId,
+				key: `shelter:${of.id}:${by}`,
+				kind: 'shelter',
+				from: by - 14,
+				by,
+				count: of.count,
+				minutes: 3 * of.count,
+				why: `Bears ${Math.round(kind.winter.limit_c)} °C at night; from then a frost is likelier than 1 in 10.`
+			}
+		].filter((t) => t.from <= until) as Task[];
+	}
+	return [];
+}
+
+/** Order of the walk: by place, and at each place the most urgent first. */
+export function inWalkingOrder(tasks: readonly Task[], walkOf: (placeId: string | null) => number): Task[] {
+	return [...tasks].sort(
+		(a, b) => walkOf(a.placeId) - walkOf(b.placeId) || a.by - b.by || a.key.localeCompare(b.key)
+	);
+}

@@ -1,0 +1,139 @@
+/**
+ * What the garden's year is known by, until a weather record teaches it better: the average last
+ * and first frost with their spread, and the coldest night of an average winter.
+ */
+import type { Result } from '../result.js';
+import { ok, refuse } from '../result.js';
+
+export interface FrostDate {
+	/** Mean day of the year, 1–365. */
+	doy: number;
+	/** Standard deviation in days from year to year. */
+	sd: number;
+}
+
+export interface Climate {
+	/** Degrees, south negative. */
+	latitude: number;
+	longitude: number;
+	/** Last frost before the growing season and first one after it; both null where frost never comes. */
+	lastFrost: FrostDate | null;
+	firstFrost: FrostDate | null;
+	/** Lowest night of an average winter, °C. */
+	coldestC: number;
+}
+
+export interface ClimateGuess {
+	climate: Climate;
+	/** How the guess was made, for the person who is asked to better it. */
+	because: string;
+}
+
+/** Air cools by 0.65 °C per 100 m (ICAO standard atmosphere). */
+const LAPSE_PER_M = 0.0065;
+
+/** Zonal means over land of the year's mean temperature and of half the yearly swing, °C. From memory. */
+const ZONAL: readonly [latitude: number, mean: number, swing: number][] = [
+	[0, 26, 1],
+	[10, 26.5, 2],
+	[20, 24.5, 5],
+	[30, 19.5, 8.5],
+	[40, 13, 11],
+	[50, 7.5, 12],
+	[60, 1, 15],
+	[70, -9, 17],
+	[80, -17, 17],
+	[90, -21, 18]
+];
+
+function zonal(latitude: number): { mean: number; swing: number } {
+	const at = Math.abs(latitude);
+	const upper = ZONAL.findIndex(([l]) => l >= at);
+	const [l1, m1, s1] = ZONAL[upper]!;
+	const [l0, m0, s0] = ZONAL[Math.max(0, upper - 1)]!;
+	const share = l1 === l0 ? 0 : (at - l0) / (l1 - l0);
+	return { mean: m0 + share * (m1 - m0), swing: s0 + share * (s1 - s0) };
+}
+
+/** Nights lie so far below the day's mean, °C, on an average clear-ish spring day. From memory. */
+const NIGHT_DROP = 5;
+/** The last frost comes about when the average night has warmed to this, °C: a cold spell is some 4–5 °C below it. From memory. */
+const AVERAGE_NIGHT_AT_FROST = 4.5;
+/** Year-to-year spread of frost dates, days. Mid-latitude stations lie between 8 and 16. From memory. */
+const FROST_SD = 12;
+/** The coldest night lies about this far below the coldest month's average night, °C. From memory. */
+const COLDEST_BELOW = 11;
+/** The season lags the sun by about this many days over land. From memory. */
+const SEASON_LAG = 27;
+
+/** The oceans make southern lands and islands milder: their swing is about seven tenths. From memory. */
+const SOUTHERN_SWING = 0.7;
+
+/**
+ * A first guess from latitude and height alone, good to some weeks and some degrees. Every figure
+ * is meant to be replaced by the person's own; a coldest night that is known bends the rest.
+ */
+export function guessClimate(
+	latitude: number,
+	longitude: number,
+	heightM: number,
+	knownColdestC?: number
+): ClimateGuess {
+	const south = latitude < 0;
+	const z = zonal(latitude);
+	const mean = z.mean - LAPSE_PER_M * heightM;
+	let swing = z.swing * (south ? SOUTHERN_SWING : 1);
+	const coldestGuess = mean - swing - NIGHT_DROP - COLDEST_BELOW * Math.min(1, swing / 8);
+	const coldestC = knownColdestC ?? coldestGuess;
+	let night = mean - NIGHT_DROP;
+	if (knownColdestC !== undefined) {
+		// Half of the surprise is a milder or harsher winter only, half the whole year's.
+		const surprise = knownColdestC - coldestGuess;
+		night += surprise * 0.25;
+		swing = Math.max(0.5, swing - surprise * 0.25);
+	}
+	// Average night over the year: night − swing·cos(2π(doy − coldest)/365), coldest a lag after the solstice.
+	const coldestDoy = (south ? 172 : 355) + SEASON_LAG;
+	const reach = (night - AVERAGE_NIGHT_AT_FROST) / swing;
+	const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
+	const frosty = reach < 1 && coldestC <= 0;
+	const days = frosty ? (Math.acos(Math.max(-0.97, reach)) / (2 * Math.PI)) * 365 : 0;
+	return {
+		climate: {
+			latitude,
+			longitude,
+			coldestC: Math.round(coldestC),
+			lastFrost: frosty ? { doy: wrap(coldestDoy + days), sd: FROST_SD } : null,
+			firstFrost: frosty ? { doy: wrap(coldestDoy - days), sd: FROST_SD } : null
+		},
+		because:
+			knownColdestC === undefined
+				? 'Guessed from latitude and height alone: expect to be some weeks out near the sea or far from it.'
+				: 'Guessed from latitude, height and your coldest night: expect to be a week or two out.'
+	};
+}
+
+/** Are the frost dates a possible year for this hemisphere? */
+export function checkClimate(c: Climate): Result<Climate> {
+	if ((c.lastFrost === null) !== (c.firstFrost === null))
+		return refuse('climate.half', 'Give both frost dates, or say that frost never comes.', 'first_frost');
+	if (c.lastFrost && c.firstFrost) {
+		const season = (((c.firstFrost.doy - c.lastFrost.doy) % 365) + 365) % 365;
+		if (season < 20)
+			return refuse(
+				'climate.no-season',
+				'That leaves fewer than 20 days between the last frost and the first: check the two dates.',
+				'first_frost'
+			);
+		const middle = (c.lastFrost.doy + season / 2) % 365;
+		const summer = c.latitude < 0 ? 15 : 197;
+		const apart = Math.min(Math.abs(middle - summer), 365 - Math.abs(middle - summer));
+		if (apart > 91)
+			return refuse(
+				'climate.wrong-hemisphere',
+				`These dates put the growing season in the winter of a garden ${c.latitude < 0 ? 'south' : 'north'} of the equator. Last frost is the one in spring.`,
+				'last_frost'
+			);
+	}
+	return ok(c);
+}

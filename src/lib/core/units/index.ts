@@ -1,0 +1,3 @@
+export * from './convert.js';
+export * from './say.js';
+export * from './zones.js';

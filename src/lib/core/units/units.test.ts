@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import {
+	bandOf,
+	sayLength,
+	sayMinutes,
+	sayTemperature,
+	toCelsius,
+	toFahrenheit,
+	zoneOf,
+	ZONES
+} from './index.js';
+
+/**
+ * USDA Plant Hardiness Zone Map (2012, unchanged in 2023): the whole zones by their lower limits in °F,
+ * and the °C that the map's legend prints beside them, to a tenth.
+ */
+const USDA: [zone: string, lowF: number, lowC: number, highC: number][] = [
+	['1a', -60, -51.1, -48.3],
+	['3b', -35, -37.2, -34.4],
+	['5a', -20, -28.9, -26.1],
+	['6b', -5, -20.6, -17.8],
+	['7a', 0, -17.8, -15],
+	['8b', 15, -9.4, -6.7],
+	['9a', 20, -6.7, -3.9],
+	['10b', 35, 1.7, 4.4],
+	['13b', 65, 18.3, 21.1]
+];
+
+describe('hardiness zones', () => {
+	it('are the bands of the USDA table in both units', () => {
+		expect(ZONES).toHaveLength(26);
+		for (const [zone, lowF, lowC, highC] of USDA) {
+			const band = bandOf(zone)!;
+			expect(band.lowF).toBe(lowF);
+			expect(band.lowC).toBeCloseTo(lowC, 1);
+			expect(band.highC).toBeCloseTo(highC, 1);
+		}
+	});
+
+	it('go from a temperature to its band, a boundary to the warmer one', () => {
+		expect(zoneOf(toCelsius(0)).zone).toBe('7a');
+		expect(zoneOf(toCelsius(-0.01)).zone).toBe('6b');
+		expect(zoneOf(-12.3).zone).toBe('7b');
+		expect(zoneOf(-90).zone).toBe('1a');
+		expect(zoneOf(40).zone).toBe('13b');
+	});
+
+	it('go both ways for every half zone', () => {
+		for (const band of ZONES) {
+			expect(zoneOf(band.lowC).zone).toBe(band.zone);
+			expect(zoneOf((band.lowC + band.highC) / 2).zone).toBe(band.zone);
+		}
+	});
+
+	it('read what people write, and nothing else', () => {
+		expect(bandOf(' 7B ')?.zone).toBe('7b');
+		expect(bandOf('7')).toMatchObject({ lowF: 0, highF: 10 });
+		for (const bad of ['', '0', '14', '7c', 'seven', '7ab']) expect(bandOf(bad)).toBeNull();
+	});
+});
+
+describe('measures', () => {
+	it('convert by the exact definitions', () => {
+		expect(toFahrenheit(-40)).toBe(-40);
+		expect(toCelsius(212)).toBe(100);
+		// Hardy to zone 7 bears −18 °C, 0 °F (trade figure).
+		expect(sayTemperature(-17.8, { length: 'us', temperature: 'F' })).toBe('0 °F');
+		expect(sayTemperature(-17.8, { length: 'metric', temperature: 'C' })).toBe('−18 °C');
+		expect(sayLength(30.48, { length: 'us', temperature: 'F' })).toBe('12 in');
+	});
+
+	it('say times shortly', () => {
+		expect(sayMinutes(44.6)).toBe('45 min');
+		expect(sayMinutes(130)).toBe('2 h 10 min');
+		expect(sayMinutes(120)).toBe('2 h');
+	});
+});

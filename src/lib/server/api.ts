@@ -1,0 +1,26 @@
+/** JSON routes: one way to read a body and to say no. */
+import { json } from '@sveltejs/kit';
+import type { z } from 'zod';
+import type { Problem } from '$lib/core/result.js';
+
+const MOST_BYTES = 64_000;
+
+export const problem = (p: Problem, status = 400): Response =>
+	json({ error: { code: p.code, path: p.path ?? null, sentence: p.sentence } }, { status });
+
+/** Parses a JSON body by a schema; a Response when it is wrong. */
+export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T | Response> {
+	const text = await request.text();
+	if (text.length > MOST_BYTES)
+		return problem({ code: 'body.too-long', sentence: 'The body is longer than 64 kB.' }, 413);
+	let body: unknown;
+	try {
+		body = JSON.parse(text);
+	} catch {
+		return problem({ code: 'body.not-json', sentence: 'The body is not JSON.' });
+	}
+	const parsed = schema.safeParse(body);
+	if (parsed.success) return parsed.data;
+	const issue = parsed.error.issues[0]!;
+	return problem({ code: `body.${issue.code}`, path: issue.path.join('.'), sentence: issue.message });
+}

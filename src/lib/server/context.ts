@@ -1,0 +1,98 @@
+/** What every screen of a garden starts from. */
+import { today as todayIn } from './clock.js';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import * as state from './store/state.js';
+import { dayNumber, isIsoDate } from '$lib/core/dates.js';
+import type { DayNumber, IsoDate } from '$lib/core/dates.js';
+import { withFigures } from '$lib/core/handbook/figures.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Tallies } from '$lib/core/evidence/evidence.js';
+import type { GardenData } from '$lib/core/ledger/index.js';
+import type { Climate } from '$lib/core/season/climate.js';
+import type { UnitChoice } from '$lib/core/units/index.js';
+
+export interface Garden {
+	id: string;
+	slug: string;
+	data: GardenData;
+	climate: Climate;
+	units: UnitChoice;
+	today: IsoDate;
+}
+
+export const climateOf = (d: GardenData): Climate => ({
+	latitude: d.latitude,
+	longitude: d.longitude,
+	coldestC: d.coldest_c,
+	lastFrost: d.last_frost,
+	firstFrost: d.first_frost
+});
+
+function asGarden(row: state.GardenRow): Garden {
+	return {
+		id: row.id,
+		slug: row.slug,
+		data: row.data,
+		climate: climateOf(row.data),
+		units: { length: row.data.units, temperature: row.data.temperature },
+		today: todayIn(row.data.time_zone)
+	};
+}
+
+export async function gardenBySlug(slug: string): Promise<Garden | null> {
+	const row = await state.gardenBySlug(database(), slug);
+	return row ? asGarden(row) : null;
+}
+
+export async function gardenById(id: string): Promise<Garden | null> {
+	const row = await state.gardenById(database(), id);
+	return row ? asGarden(row) : null;
+}
+
+export const allGardens = async (): Promise<Garden[]> => (await state.gardens(database())).map(asGarden);
+
+/** The day the person looks at: today, or the strip's mark if it is a day within reach. */
+export function viewedDay(
+	garden: Garden,
+	asked: string | null
+): { day: DayNumber; iso: IsoDate; isToday: boolean } {
+	const now = dayNumber(garden.today);
+	const wished = asked && isIsoDate(asked) ? dayNumber(asked) : now;
+	const inReach = wished >= now - 120 && wished <= now + 480;
+	const day = inReach ? wished : now;
+	return { day, iso: day === now || !asked ? garden.today : asked, isToday: day === now };
+}
+
+/** The kinds as this garden knows them: the handbook with the garden's own figures. */
+export async function kindsOf(gardenId: string): Promise<Map<string, Kind>> {
+	const own = new Map<string, Record<string, number>>();
+	for (const f of await state.figures(database(), gardenId)) {
+		const figures = own.get(f.kind_id) ?? {};
+		figures[f.path] = f.value;
+		own.set(f.kind_id, figures);
+	}
+	return new Map(
+		[...handbook().kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind])
+	);
+}
+
+export interface RecordOf {
+	/** Tallies of all batches of a kind and way, but for one. */
+	of(kindId: string, wayId: string, butBatch?: string): Tallies[];
+}
+
+/** What this garden's batches have taught, for the kinds asked about. */
+export async function recordOf(gardenId: string, kindIds: readonly string[]): Promise<RecordOf> {
+	const { rows } = await database().query<{ id: string; kind_id: string; way_id: string; seen: Tallies }>(
+		`SELECT id, kind_id, way_id, seen FROM batch WHERE garden_id = $1 AND kind_id = ANY ($2) AND seen <> '{}'::jsonb`,
+		[gardenId, [...new Set(kindIds)]]
+	);
+	return {
+		of: (kindId, wayId, butBatch) =>
+			rows.filter((r) => r.kind_id === kindId && r.way_id === wayId && r.id !== butBatch).map((r) => r.seen)
+	};
+}
+
+export const wayIn = (kind: Kind | undefined, wayId: string): WayProfile | undefined =>
+	kind?.ways.find((w) => w.id === wayId);

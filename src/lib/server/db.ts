@@ -1,0 +1,76 @@
+/** The connection to PostgreSQL. Dates come and go as ISO strings, never as instants. */
+import pg from 'pg';
+import { log } from './log.js';
+
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
+pg.types.setTypeParser(pg.types.builtins.INT8, (text) => Number(text));
+
+export type Queryable = Pick<pg.ClientBase, 'query'>;
+
+let pool: pg.Pool | null = null;
+
+export function database(): pg.Pool {
+	if (pool) return pool;
+	const url = process.env.DATABASE_URL;
+	if (!url) throw new DatabaseDown('DATABASE_URL is not set: start the app with ./start.');
+	pool = new pg.Pool({
+		connectionString: url,
+		max: Number(process.env.DATABASE_POOL ?? 10),
+		connectionTimeoutMillis: 3_000,
+		idleTimeoutMillis: 30_000,
+		statement_timeout: 20_000,
+		application_name: 'surculus'
+	});
+	// A server that goes away ends idle connections; the next query says so where someone listens.
+	pool.on('error', (error) => log.warn({ err: error.message }, 'a database connection was lost'));
+	return pool;
+}
+
+export async function closeDatabase(): Promise<void> {
+	const closing = pool;
+	pool = null;
+	await closing?.end();
+}
+
+/** The database cannot be reached. Shown as a page of its own, with what was typed kept. */
+export class DatabaseDown extends Error {
+	readonly code = 'database.down';
+}
+
+const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
+
+/** Is this the database gone, rather than our own mistake? Class 08 and 57P0x are lost connections and shutdowns. */
+export function isDatabaseDown(error: unknown): boolean {
+	if (error instanceof DatabaseDown) return true;
+	if (error instanceof AggregateError) return error.errors.some(isDatabaseDown);
+	if (!(error instanceof Error)) return false;
+	const code = (error as { code?: string }).code ?? '';
+	return (
+		CONNECTION_CODES.has(code) ||
+		/^(08|57P0|53300)/.test(code) ||
+		/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(
+			error.message
+		)
+	);
+}
+
+/** Runs work in one transaction; anything thrown rolls all of it back. */
+export async function transaction<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+	const client = await database().connect();
+	// Without a listener a connection lost in the middle would end the process.
+	const ignore = () => undefined;
+	client.on('error', ignore);
+	let broken: Error | undefined;
+	try {
+		await client.query('BEGIN');
+		const result = await work(client);
+		await client.query('COMMIT');
+		return result;
+	} catch (error) {
+		await client.query('ROLLBACK').catch((e: Error) => (broken = e));
+		throw error;
+	} finally {
+		client.off('error', ignore);
+		client.release(broken);
+	}
+}

@@ -1,0 +1,105 @@
+/** Reading forms into acts, and answering them: nothing typed is lost, and every refusal says where. */
+import { error, fail } from '@sveltejs/kit';
+import type { ActionFailure } from '@sveltejs/kit';
+import { gardenBySlug } from './context.js';
+import type { Garden } from './context.js';
+import { isDatabaseDown } from './db.js';
+import { record } from './ledger.js';
+import type { Act } from './ledger.js';
+import { log } from './log.js';
+import { cmFromInches, metresFromFeet, toCelsius } from '$lib/core/units/index.js';
+import type { UnitChoice } from '$lib/core/units/index.js';
+import type { Problem, Result } from '$lib/core/result.js';
+
+export interface Done {
+	done: { entryId: string; sentence: string; code: string | null };
+}
+export interface Refused {
+	problem: Problem;
+}
+
+/** A form's fields, read the forgiving way: blanks are null, numbers may have a comma. */
+export class Fields {
+	constructor(private readonly form: FormData) {}
+	text(name: string): string {
+		const value = this.form.get(name);
+		return typeof value === 'string' ? value : '';
+	}
+	textOrNull(name: string): string | null {
+		return this.text(name).trim() || null;
+	}
+	/** null when blank, NaN when it is no number (the schema then refuses it). */
+	number(name: string): number | null {
+		const text = this.text(name).trim().replace(/\s/g, '').replace('−', '-').replace(',', '.');
+		return text === '' ? null : /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : Number.NaN;
+	}
+	flag(name: string): boolean {
+		return ['on', 'true', '1'].includes(this.text(name));
+	}
+	all(name: string): string[] {
+		return this.form.getAll(name).filter((v): v is string => typeof v === 'string');
+	}
+	/** Lengths as typed in the garden's units, to cm. */
+	cm(name: string, units: UnitChoice): number | null {
+		const n = this.number(name);
+		return n === null || units.length === 'metric' ? n : cmFromInches(n);
+	}
+	metres(name: string, units: UnitChoice): number | null {
+		const n = this.number(name);
+		return n === null || units.length === 'metric' ? n : metresFromFeet(n);
+	}
+	celsius(name: string, units: UnitChoice): number | null {
+		const n = this.number(name);
+		return n === null || units.temperature === 'C' ? n : toCelsius(n);
+	}
+}
+
+/** What every entry form sends along. */
+export const frameOf = (f: Fields, garden: Garden) => ({
+	id: f.text('entry_id'),
+	on: f.text('on') || garden.today,
+	note: f.text('note')
+});
+
+export const refused = (problem: Problem, status = 400): ActionFailure<Refused> => fail(status, { problem });
+
+/** Loads the garden of a route, or ends with 404; a database that is away ends with 503. */
+export async function gardenOr404(slug: string): Promise<Garden> {
+	return guarded(
+		async () =>
+			(await gardenBySlug(slug)) ??
+			error(404, { message: 'There is no such garden.', code: 'garden.unknown' })
+	);
+}
+
+export async function guarded<T>(work: () => Promise<T>): Promise<T> {
+	try {
+		return await work();
+	} catch (e) {
+		if (!isDatabaseDown(e)) throw e;
+		log.error({ err: (e as Error).message }, 'database down');
+		error(503, {
+			message:
+				'The database does not answer at the moment. Nothing was saved, and what you typed is still here.',
+			code: 'database.down'
+		});
+	}
+}
+
+/** Records acts for a form and answers it. */
+export async function recordForm(
+	garden: Garden,
+	actor: string,
+	acts: readonly Act[],
+	sentence: string | ((code: string | null) => string)
+): Promise<Done | ActionFailure<Refused>> {
+	const result = await guarded(() => record({ gardenId: garden.id, actor, today: garden.today }, acts));
+	if (!result.ok) return refused(result.problem, result.problem.code === 'batch.changed' ? 409 : 400);
+	const { code, ids } = result.value;
+	return {
+		done: { entryId: ids[0]!, sentence: typeof sentence === 'string' ? sentence : sentence(code), code }
+	};
+}
+
+export const orProblem = <T>(result: Result<T>): T | ActionFailure<Refused> =>
+	result.ok ? result.value : refused(result.problem);

@@ -1,0 +1,61 @@
+/** Garden settings as their two forms send them. */
+import type { Fields } from './forms.js';
+import { bandOf, toCelsius } from '$lib/core/units/index.js';
+import type { UnitChoice } from '$lib/core/units/index.js';
+import { dayOfYear, dayNumber, isIsoDate } from '$lib/core/dates.js';
+import { refuse, ok } from '$lib/core/result.js';
+import type { Result } from '$lib/core/result.js';
+
+export function gardenFields(f: Fields): Result<Record<string, unknown>> {
+	const units: UnitChoice = {
+		length: f.text('units') === 'us' ? 'us' : 'metric',
+		temperature: f.text('temperature') === 'F' ? 'F' : 'C'
+	};
+	const heightTyped = f.number('height');
+	// The zone, if given, overrules the temperature: its middle.
+	const zoneText = f.text('zone').trim();
+	const band = zoneText ? bandOf(zoneText) : null;
+	if (zoneText && !band)
+		return refuse(
+			'zone.unknown',
+			'A hardiness zone is a number from 1 to 13, with a or b if you know it: 7 or 7b.',
+			'zone'
+		);
+	const typed = f.number('coldest');
+	const coldest = band
+		? (band.lowC + band.highC) / 2
+		: typed === null
+			? Number.NaN
+			: units.temperature === 'F'
+				? toCelsius(typed)
+				: typed;
+	const frost = (name: string): Result<{ doy: number; sd: number } | null> => {
+		if (f.flag('no_frost')) return ok(null);
+		const text = f.text(name);
+		if (!isIsoDate(text))
+			return refuse('frost.date', 'Give a day of the calendar, or say that frost never comes.', name);
+		return ok({ doy: Math.min(365, dayOfYear(dayNumber(text))), sd: f.number(`${name}_sd`) ?? Number.NaN });
+	};
+	const last = frost('last_frost');
+	if (!last.ok) return last;
+	const first = frost('first_frost');
+	if (!first.ok) return first;
+	const froms = f.all('away_from');
+	const tos = f.all('away_to');
+	return ok({
+		name: f.text('name'),
+		place: f.text('place'),
+		latitude: f.number('latitude') ?? Number.NaN,
+		longitude: f.number('longitude') ?? Number.NaN,
+		height_m: heightTyped === null ? 0 : units.length === 'us' ? heightTyped * 0.3048 : heightTyped,
+		units: units.length,
+		temperature: units.temperature,
+		currency: f.text('currency').toUpperCase(),
+		coldest_c: coldest,
+		last_frost: last.value,
+		first_frost: first.value,
+		minutes_per_week: f.number('minutes') ?? Number.NaN,
+		away: froms.map((from, i) => ({ from, to: tos[i] ?? '' })).filter((a) => a.from || a.to),
+		guessed: f.all('guessed').filter(Boolean)
+	});
+}

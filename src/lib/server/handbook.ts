@@ -1,0 +1,77 @@
+/** Reads the handbook from its files once, checking every figure on the way. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parse } from 'yaml';
+import { z } from 'zod';
+import {
+	containerSchema,
+	kindSchema,
+	schoolSchema,
+	sourceSchema,
+	waySchema
+} from '$lib/core/handbook/schema.js';
+import type { Handbook } from '$lib/core/handbook/schema.js';
+
+export const home = (): string => process.env.SURCULUS_HOME ?? process.cwd();
+
+function read<T>(path: string, schema: z.ZodType<T>): T {
+	const parsed = schema.safeParse(parse(readFileSync(path, 'utf8')));
+	if (!parsed.success) throw new Error(`${path}: ${z.prettifyError(parsed.error)}`);
+	return parsed.data;
+}
+
+const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> =>
+	new Map(rows.map((r) => [r.id, r]));
+
+export function loadHandbook(folder: string): Handbook {
+	const list = <T extends { id: string }>(file: string, schema: z.ZodType<T>) =>
+		byId(read(join(folder, file), z.array(schema)));
+	const kinds = readdirSync(join(folder, 'kinds'))
+		.filter((f) => f.endsWith('.yaml'))
+		.sort()
+		.map((f) => read(join(folder, 'kinds', f), kindSchema));
+	const book: Handbook = {
+		kinds: byId(kinds.sort((a, b) => a.common.localeCompare(b.common))),
+		ways: list('ways.yaml', waySchema),
+		containers: list('containers.yaml', containerSchema),
+		schools: list('schools.yaml', schoolSchema),
+		sources: list('sources.yaml', sourceSchema)
+	};
+	for (const complaint of inconsistencies(book)) throw new Error(`handbook: ${complaint}`);
+	return book;
+}
+
+/** What points nowhere: ways, containers, schools and sources that a kind names and the book lacks. */
+export function inconsistencies(book: Handbook): string[] {
+	const wrong: string[] = [];
+	const source = (id: string, src: string) => {
+		if (!book.sources.has(src)) wrong.push(`${id} names the unknown source ${src}`);
+	};
+	for (const kind of book.kinds.values()) {
+		for (const s of [
+			kind.hardiness_c.src,
+			kind.size.src,
+			kind.price.src,
+			kind.winter.src,
+			kind.protection.src
+		])
+			source(kind.id, s);
+		for (const way of kind.ways) {
+			const at = `${kind.id}/${way.id}`;
+			if (!book.ways.has(way.way)) wrong.push(`${at} is of the unknown way ${way.way}`);
+			for (const school of way.schools)
+				if (!book.schools.has(school)) wrong.push(`${at} names the unknown school ${school}`);
+			source(at, way.window.src);
+			source(at, way.gives.src);
+			for (const stage of way.stages) {
+				source(at, stage.src);
+				if (!book.containers.has(stage.holds))
+					wrong.push(`${at} stands in the unknown container ${stage.holds}`);
+			}
+		}
+	}
+	return wrong;
+}
+
+let book: Handbook | null = null;
+export const handbook = (): Handbook => (book ??= loadHandbook(join(home(), 'handbook')));

@@ -1,0 +1,270 @@
+/** Writing the ledger: the only way anything in a garden changes. */
+import { v5 as uuidv5 } from 'uuid';
+import { z } from 'zod';
+import { checkEntry, checkUnleaned } from './checks.js';
+import { transaction } from './db.js';
+import type { Queryable } from './db.js';
+import { kindIdOf, lineOf } from './lines.js';
+import { project, projectEntries } from './project.js';
+import { attempt, no } from './refusal.js';
+import * as entries from './store/entries.js';
+import * as state from './store/state.js';
+import {
+	codeOf,
+	entryData,
+	isoDate,
+	MOST_CODES,
+	MOST_NOTE,
+	subjectOf,
+	uuid
+} from '$lib/core/ledger/index.js';
+import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
+import type { Result } from '$lib/core/result.js';
+
+/** An entry as it comes in: shape known, content still to be parsed. */
+export interface Act {
+	id: string;
+	kind: EntryKind;
+	subjectId: string;
+	on: string;
+	data: Record<string, unknown>;
+	note?: string;
+	/** The first entry of a batch takes the garden's next code. */
+	takesCode?: boolean;
+	/** Standing entries of the batch when the person looked; another number means someone was quicker. */
+	seen?: number | null;
+}
+
+const frame = z.object({
+	id: uuid,
+	subjectId: uuid,
+	on: isoDate,
+	note: z
+		.string()
+		.max(MOST_NOTE, `A note has at most ${MOST_NOTE.toLocaleString('en')} characters.`)
+		// PostgreSQL cannot hold the null character; nobody types it on purpose.
+		.transform((s) => s.replaceAll('\u0000', '').trim())
+});
+
+/** Parses an act into an entry, or refuses with the first thing that is wrong and where. */
+export function parseAct(act: Act): AnyEntry {
+	const head = frame.safeParse({ id: act.id, subjectId: act.subjectId, on: act.on, note: act.note ?? '' });
+	const body = entryData[act.kind].safeParse(act.data);
+	const issue = head.error?.issues[0] ?? body.error?.issues[0];
+	if (issue || !head.success || !body.success)
+		no('entry.invalid', issue?.message ?? 'That cannot be read.', issue?.path.join('.') || undefined);
+	return { ...head.data, kind: act.kind, data: body.data } as AnyEntry;
+}
+
+export interface Recorded {
+	/** Entries that stand under these ids, in order. */
+	ids: string[];
+	/** All of it was there already: the same act sent twice. */
+	already: boolean;
+	groupId: string;
+	/** Code of the batch begun, if one was. */
+	code: string | null;
+}
+
+export interface Writer {
+	gardenId: string;
+	actor: string;
+	today: string;
+}
+
+async function namesFor(db: Queryable, gardenId: string, subject: Subject, id: string) {
+	const places = await state.places(db, gardenId);
+	const batch = subject === 'batch' ? await state.batchById(db, gardenId, id) : null;
+	return {
+		batch,
+		stock: subject === 'stock' ? await state.stockById(db, gardenId, id) : null,
+		want: subject === 'want' ? ((await state.wants(db, gardenId)).find((w) => w.id === id) ?? null) : null,
+		place: places.find((p) => p.id === id) ?? null,
+		placeName: (placeId: string | null) => places.find((p) => p.id === placeId)?.name ?? ''
+	};
+}
+
+/** Records the acts of one doing, all or none, inside an open transaction that holds the garden's lock. */
+async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promise<Recorded> {
+	const groupId = acts[0]!.id;
+	const { gardenId, today } = writer;
+	let code: string | null = null;
+	for (const act of acts) {
+		const before = await entries.entryById(db, gardenId, act.id);
+		if (before) {
+			if (before.kind !== act.kind || before.subject_id !== act.subjectId)
+				no('entry.id-taken', 'Another entry has this id already.', 'id');
+			continue;
+		}
+		const subject = subjectOf(act.kind) as Subject;
+		const names = await namesFor(db, gardenId, subject, act.subjectId);
+		if (act.seen !== undefined && act.seen !== null && names.batch && names.batch.entries !== act.seen)
+			no(
+				'batch.changed',
+				`Someone logged ${names.batch.code} while you were typing. What you typed is still here: look at the new counts, then send it again.`
+			);
+		let data = act.data;
+		if (act.takesCode && !names.batch) {
+			const n = await state.takeCode(db, gardenId);
+			if (n >= MOST_CODES) no('code.none-left', 'This garden has used all its codes.');
+			code = codeOf(n);
+			data = { ...data, code };
+		} else if (act.takesCode && names.batch) {
+			data = { ...data, code: names.batch.code };
+			code = names.batch.code;
+		}
+		const entry = parseAct({ ...act, data });
+		await checkEntry(db, gardenId, entry, today);
+		await entries.insertEntry(db, {
+			gardenId,
+			id: entry.id,
+			kind: entry.kind,
+			subject,
+			subjectId: entry.subjectId,
+			groupId,
+			on: entry.on,
+			actor: writer.actor,
+			reverses: null,
+			data: entry.data,
+			note: entry.note,
+			line: lineOf(entry, names),
+			kindId: kindIdOf(entry, names)
+		});
+		await project(db, gardenId, subject, entry.subjectId);
+	}
+	const stored = await entries.entryById(db, gardenId, acts[0]!.id);
+	return { ids: acts.map((a) => a.id), already: false, groupId: stored?.group_id ?? groupId, code };
+}
+
+/** Records one doing. Sent twice it is one: ids are the client's. */
+export function record(writer: Writer, acts: readonly Act[]): Promise<Result<Recorded>> {
+	return attempt(() =>
+		transaction(async (db) => {
+			if (!(await state.lockGarden(db, writer.gardenId))) no('garden.unknown', 'There is no such garden.');
+			const there = await Promise.all(
+				acts.map((a) =>
+					z.uuid().safeParse(a.id).success ? entries.entryById(db, writer.gardenId, a.id) : null
+				)
+			);
+			const result = await write(db, writer, acts);
+			return { ...result, already: there.every((t) => t !== null) };
+		})
+	);
+}
+
+/** Makes a garden with its first settings and places. */
+export function createGarden(
+	gardenId: string,
+	slugWish: string,
+	actor: string,
+	today: string,
+	acts: readonly Act[]
+): Promise<Result<{ slug: string }>> {
+	return attempt(() =>
+		transaction(async (db) => {
+			const base =
+				slugWish
+					.normalize('NFKD')
+					.toLowerCase()
+					.replace(/[^a-z0-9]+/g, '-')
+					.replace(/^-+|-+$/g, '')
+					.slice(0, 40) || 'garden';
+			const existing = await db.query<{ slug: string }>('SELECT slug FROM garden WHERE id = $1', [gardenId]);
+			if (existing.rows[0]) return { slug: existing.rows[0].slug };
+			let slug = base;
+			for (let n = 2; ; n++) {
+				const made = await db.query(
+					'INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT (slug) DO NOTHING',
+					[gardenId, slug]
+				);
+				if (made.rowCount === 1) break;
+				slug = `${base}-${n}`;
+			}
+			await write(db, { gardenId, actor, today }, acts);
+			return { slug };
+		})
+	);
+}
+
+/**
+ * Undoes an entry and all that was done with it, by entries that reverse them. Refused when what
+ * remains makes no sense, with the reason.
+ */
+export function undo(writer: Writer, entryId: string, undoId: string): Promise<Result<Recorded>> {
+	return attempt(() =>
+		transaction(async (db) => {
+			const { gardenId } = writer;
+			if (!z.uuid().safeParse(entryId).success || !z.uuid().safeParse(undoId).success)
+				no('entry.unknown', 'There is no such entry.');
+			if (!(await state.lockGarden(db, gardenId))) no('garden.unknown', 'There is no such garden.');
+			const target = await entries.entryById(db, gardenId, entryId);
+			if (!target) no('entry.unknown', 'There is no such entry.');
+			const repeated = await entries.entryById(db, gardenId, undoId);
+			if (repeated) return { ids: [undoId], already: true, groupId: repeated.group_id, code: null };
+			if (target.undone) no('entry.undone', 'That was undone already.');
+			const group = (await entries.entriesOfGroup(db, gardenId, target.group_id))
+				.filter((e) => !e.undone)
+				.reverse();
+			const touched = new Map<string, { subject: Subject; id: string }>();
+			const ids: string[] = [];
+			for (const [i, e] of group.entries()) {
+				const id = i === 0 ? undoId : uuidv5(e.id, undoId);
+				ids.push(id);
+				await entries.insertEntry(db, {
+					gardenId,
+					id,
+					kind: 'entry.reversed',
+					subject: e.subject,
+					subjectId: e.subject_id,
+					groupId: undoId,
+					on: writer.today,
+					actor: writer.actor,
+					reverses: e.id,
+					data: { reverses: e.id },
+					note: '',
+					line:
+						e.kind === 'entry.reversed' ? e.line.replace(/^Undone: /, 'Done again: ') : `Undone: ${e.line}`,
+					kindId: e.kind_id
+				});
+				touched.set(`${e.subject}:${e.subject_id}`, { subject: e.subject, id: e.subject_id });
+			}
+			for (const { subject, id } of touched.values()) await project(db, gardenId, subject, id);
+			for (const { subject, id } of touched.values()) {
+				const left = await stands(db, gardenId, subject, id);
+				if (!left) await checkUnleaned(db, gardenId, subject, id);
+			}
+			return { ids, already: false, groupId: undoId, code: null };
+		})
+	);
+}
+
+async function stands(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<boolean> {
+	if (subject === 'garden') return true;
+	const { rowCount } = await db.query(`SELECT 1 FROM ${subject} WHERE garden_id = $1 AND id = $2`, [
+		gardenId,
+		id
+	]);
+	return rowCount === 1;
+}
+
+/** Derives all state of a garden from its ledger afresh. */
+export async function rebuild(gardenId: string): Promise<{ entries: number; subjects: number }> {
+	return transaction(async (db) => {
+		if (!(await state.lockGarden(db, gardenId))) throw new Error(`no garden ${gardenId}`);
+		await state.clearProjections(db, gardenId);
+		const { rows } = await db.query<entries.StoredEntry>(
+			'SELECT id, seq, kind, subject, subject_id, happened_on, data, note FROM entry WHERE garden_id = $1 ORDER BY seq',
+			[gardenId]
+		);
+		const bySubject = new Map<string, entries.StoredEntry[]>();
+		for (const row of rows) {
+			const key = `${row.subject}:${row.subject_id}`;
+			const list = bySubject.get(key);
+			if (list) list.push(row);
+			else bySubject.set(key, [row]);
+		}
+		for (const list of bySubject.values())
+			await projectEntries(db, gardenId, list[0]!.subject, list[0]!.subject_id, list);
+		return { entries: rows.length, subjects: bySubject.size };
+	});
+}

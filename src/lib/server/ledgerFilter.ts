@@ -1,0 +1,23 @@
+/** Reads the ledger's filter from an address; what is not understood is left out. */
+import type { LedgerFilter } from './store/entries.js';
+import { isIsoDate } from '$lib/core/dates.js';
+import { entryData } from '$lib/core/ledger/entries.js';
+
+export function filterFrom(url: URL, limit: number): LedgerFilter {
+	const get = (name: string) => url.searchParams.get(name)?.trim() || null;
+	const date = (name: string) => {
+		const value = get(name);
+		return value && isIsoDate(value) ? value : null;
+	};
+	const kind = get('kind');
+	const [on, seq] = (get('after') ?? '').split('_');
+	return {
+		text: (get('q') ?? '').slice(0, 200),
+		kind: kind && kind in entryData ? kind : null,
+		kindId: get('plant'),
+		from: date('from'),
+		to: date('to'),
+		after: on && isIsoDate(on) && /^\d{1,15}$/.test(seq ?? '') ? { on, seq: Number(seq) } : null,
+		limit
+	};
+}

@@ -1,0 +1,83 @@
+/** The one line an entry is read and searched by, as things were called when it was written. */
+import { handbook } from './handbook.js';
+import type { StockRow, WantRow, PlaceRow } from './store/state.js';
+import type { AnyEntry, Batch } from '$lib/core/ledger/index.js';
+
+export interface LineNames {
+	batch: Batch | null;
+	stock: StockRow | null;
+	want: WantRow | null;
+	place: PlaceRow | null;
+	/** Name of any place by id. */
+	placeName: (id: string | null) => string;
+}
+
+const kindName = (id: string) => handbook().kinds.get(id)?.common ?? id;
+const wayName = (kindId: string, wayId: string) => {
+	const way = handbook()
+		.kinds.get(kindId)
+		?.ways.find((w) => w.id === wayId);
+	return way ? (handbook().ways.get(way.way)?.name ?? wayId) : wayId;
+};
+
+/** Kind the entry is about, for filtering. */
+export function kindIdOf(e: AnyEntry, names: LineNames): string | null {
+	if ('kind_id' in e.data) return e.data.kind_id;
+	return names.batch?.kindId ?? names.stock?.kind_id ?? names.want?.kind_id ?? null;
+}
+
+export function lineOf(e: AnyEntry, n: LineNames): string {
+	const batch = n.batch ? `${n.batch.code} ${kindName(n.batch.kindId)}` : '';
+	const stock = n.stock ? [kindName(n.stock.kind_id), n.stock.label].filter(Boolean).join(', ') : '';
+	const at = (id: string | null) => (id ? ` → ${n.placeName(id)}` : '');
+	switch (e.kind) {
+		case 'garden.set':
+			return `Garden settings: ${e.data.name}`;
+		case 'place.set':
+			return `Place: ${e.data.name}`;
+		case 'place.closed':
+			return `Place closed: ${n.place?.name ?? ''}`;
+		case 'stock.set':
+			return `${n.stock ? 'Looked over' : 'Stock'}: ${e.data.count} ${kindName(e.data.kind_id)}${e.data.label ? `, ${e.data.label}` : ''}, ${e.data.condition}`;
+		case 'stock.leave':
+			return `${stock}: ${e.data.basis === 'licence' ? 'licence' : 'term ended'} recorded, ${e.data.reference}`;
+		case 'stock.gone':
+			return `${stock}: gone${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'want.set':
+			return `Want: ${e.data.target} ${kindName(e.data.kind_id)}${e.data.label ? `, ${e.data.label}` : ''}, by ${e.data.due}`;
+		case 'want.dropped':
+			return `Want dropped: ${n.want ? kindName(n.want.kind_id) : ''}${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'figure.set':
+			return `${kindName(e.data.kind_id)}: own figure for ${e.data.path}, ${e.data.value}`;
+		case 'figure.cleared':
+			return `${kindName(e.data.kind_id)}: back to the handbook's figure for ${e.data.path}`;
+		case 'batch.planned':
+			return `${e.data.code} ${kindName(e.data.kind_id)}: planned ${e.data.count}, ${wayName(e.data.kind_id, e.data.way_id)}, for ${e.data.planned_on}`;
+		case 'batch.struck':
+			return `${e.data.code} ${kindName(e.data.kind_id)}: struck ${e.data.struck}, ${wayName(e.data.kind_id, e.data.way_id)}${at(e.data.place_id)}`;
+		case 'batch.split-off':
+			return `${e.data.code} ${kindName(e.data.kind_id)}: split off ${e.data.unrooted + e.data.rooted + e.data.potted}`;
+		case 'batch.checked':
+			return `${batch}: ${e.data.alive} alive${e.data.rooted === null ? '' : `, ${e.data.rooted} rooted`}${e.data.sign === 'none' ? '' : `, ${e.data.sign}`}`;
+		case 'batch.potted':
+			return `${batch}: potted ${e.data.count}${e.data.container ? ` in ${e.data.container}` : ''}${at(e.data.place_id)}`;
+		case 'batch.moved':
+			return `${batch}: moved${at(e.data.place_id)}`;
+		case 'batch.split':
+			return `${batch}: split ${e.data.count} off`;
+		case 'batch.wintered':
+			return `${batch}: ${e.data.alive} came through the winter`;
+		case 'batch.planted':
+			return `${batch}: planted ${e.data.count}${at(e.data.place_id)}`;
+		case 'batch.given':
+			return `${batch}: gave away ${e.data.count}${e.data.to ? ` to ${e.data.to}` : ''}`;
+		case 'batch.lost':
+			return `${batch}: lost ${e.data.count}${e.data.planted ? ' after planting' : ''}${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'batch.kept':
+			return `${batch}: kept ${e.data.count} as stock`;
+		case 'batch.dropped':
+			return `${batch}: plan dropped${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'entry.reversed':
+			return 'Undone';
+	}
+}

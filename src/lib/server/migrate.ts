@@ -1,0 +1,44 @@
+/** Brings the database up to the code's version; refuses one that is newer than the code. */
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import pg from 'pg';
+import Postgrator from 'postgrator';
+
+export class DatabaseNewer extends Error {}
+
+/** Postgres advisory lock held while migrating, so that two starts at once do not collide. */
+const LOCK = 7_348_201;
+
+export async function migrate(url: string, root: string): Promise<{ from: number; to: number }> {
+	const folder = join(root, 'db', 'migrations');
+	const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 5_000 });
+	await client.connect();
+	try {
+		await client.query('SELECT pg_advisory_lock($1)', [LOCK]);
+		const { server_version_num } = (
+			await client.query<{ server_version_num: string }>('SHOW server_version_num')
+		).rows[0]!;
+		if (Number(server_version_num) < 150_000)
+			throw new Error(`This is PostgreSQL ${server_version_num}; Surculus needs version 15 or newer.`);
+		const postgrator = new Postgrator({
+			migrationPattern: join(folder, '*.sql'),
+			driver: 'pg',
+			schemaTable: 'schema_version',
+			execQuery: (query: string) => client.query(query)
+		});
+		const newest = Math.max(
+			...readdirSync(folder)
+				.map((f) => Number.parseInt(f, 10))
+				.filter(Number.isFinite)
+		);
+		const from = await postgrator.getDatabaseVersion().catch(() => 0);
+		if (from > newest)
+			throw new DatabaseNewer(
+				`The database is at version ${from}, this copy of Surculus knows ${newest}: it was last opened by a newer Surculus. Start that one, or give another DATABASE_URL.`
+			);
+		if (from < newest) await postgrator.migrate(String(newest));
+		return { from, to: newest };
+	} finally {
+		await client.end();
+	}
+}

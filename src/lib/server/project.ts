@@ -1,0 +1,99 @@
+/** From the standing entries of a subject to its row, or to none. */
+import type { Queryable } from './db.js';
+import { must, no } from './refusal.js';
+import { asEntry, entriesOf } from './store/entries.js';
+import type { StoredEntry } from './store/entries.js';
+import * as state from './store/state.js';
+import { effective, foldBatch } from '$lib/core/ledger/index.js';
+import type { AnyEntry, EntryData, Subject } from '$lib/core/ledger/index.js';
+
+type Of<K extends AnyEntry['kind']> = Extract<AnyEntry, { kind: K }>;
+const latest = <K extends AnyEntry['kind']>(entries: readonly AnyEntry[], kind: K): Of<K> | undefined =>
+	entries.findLast((e): e is Of<K> => e.kind === kind);
+
+function foldStock(id: string, entries: readonly AnyEntry[]): state.StockRow | null {
+	const set = latest(entries, 'stock.set');
+	if (!set) return null;
+	const d: EntryData<'stock.set'> = set.data;
+	const leave = latest(entries, 'stock.leave')?.data;
+	const gone = latest(entries, 'stock.gone');
+	return {
+		id,
+		kind_id: d.kind_id,
+		place_id: d.place_id,
+		label: d.label,
+		count: d.count,
+		size_cm: d.size_cm,
+		age_years: d.age_years,
+		condition: d.condition,
+		protection: d.protection.status,
+		protected_until: d.protection.until,
+		leave_basis: leave?.basis ?? null,
+		leave_reference: leave?.reference ?? null,
+		from_batch: d.from_batch,
+		since: entries.find((e) => e.kind === 'stock.set')!.on,
+		gone_on: gone?.on ?? null,
+		gone_why: gone?.data.why ?? null
+	};
+}
+
+function foldWant(id: string, entries: readonly AnyEntry[]): state.WantRow | null {
+	const set = latest(entries, 'want.set');
+	if (!set) return null;
+	const dropped = latest(entries, 'want.dropped');
+	return {
+		id,
+		...set.data,
+		since: entries.find((e) => e.kind === 'want.set')!.on,
+		dropped_on: dropped?.on ?? null,
+		dropped_why: dropped?.data.why ?? null
+	};
+}
+
+/** Folds a subject afresh and writes its row. Refuses when the entries do not make sense together. */
+export async function project(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<void> {
+	await projectEntries(db, gardenId, subject, id, await entriesOf(db, gardenId, subject, id));
+}
+
+export async function projectEntries(
+	db: Queryable,
+	gardenId: string,
+	subject: Subject,
+	id: string,
+	stored: readonly StoredEntry[]
+): Promise<void> {
+	const entries = effective(stored.map(asEntry));
+	switch (subject) {
+		case 'garden': {
+			const set = latest(entries, 'garden.set');
+			if (!set) no('garden.first', 'A garden needs its settings: the first ones cannot be undone.');
+			return state.putGarden(db, gardenId, set.data);
+		}
+		case 'place': {
+			const set = latest(entries, 'place.set');
+			if (!set) return state.removeRow(db, gardenId, 'place', id);
+			return state.putPlace(db, gardenId, {
+				id,
+				...set.data,
+				closed: latest(entries, 'place.closed') !== undefined
+			});
+		}
+		case 'stock': {
+			const row = foldStock(id, entries);
+			return row ? state.putStock(db, gardenId, row) : state.removeRow(db, gardenId, 'stock', id);
+		}
+		case 'want': {
+			const row = foldWant(id, entries);
+			return row ? state.putWant(db, gardenId, row) : state.removeRow(db, gardenId, 'want', id);
+		}
+		case 'figure': {
+			const last = entries.at(-1);
+			if (last?.kind !== 'figure.set') return state.removeRow(db, gardenId, 'figure', id);
+			return state.putFigure(db, gardenId, { id, ...last.data });
+		}
+		case 'batch': {
+			const batch = must(foldBatch(entries));
+			return batch ? state.putBatch(db, gardenId, batch) : state.removeRow(db, gardenId, 'batch', id);
+		}
+	}
+}

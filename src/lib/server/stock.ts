@@ -1,0 +1,90 @@
+/** Stock as its screen shows it: what it can give, when it recovers, whether it may be multiplied. */
+import { kindsOf } from './context.js';
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import { protectionOf } from './checks.js';
+import { stockPlantOf, takingsFrom } from './wants.js';
+import * as state from './store/state.js';
+import { isoOf, yearOf } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
+import { mayMultiply } from '$lib/core/material/protection.js';
+import { openings } from '$lib/core/season/windows.js';
+
+export interface StockView extends state.StockRow {
+	kindName: string;
+	placeName: string;
+	may: ReturnType<typeof mayMultiply>;
+	measure: 'height' | 'diameter' | 'pot';
+	gives: {
+		wayId: string;
+		wayName: string;
+		pieceWord: [string, string];
+		now: number;
+		full: number;
+		open: boolean;
+		opensOn: string | null;
+		closesOn: string | null;
+		fullAgainOn: string | null;
+	}[];
+	taken: { code: string; id: string; on: string; pieces: number; planned: boolean }[];
+}
+
+export async function stockViews(garden: Garden, day: DayNumber, only?: string): Promise<StockView[]> {
+	const db = database();
+	const [kinds, places, all] = await Promise.all([
+		kindsOf(garden.id),
+		state.places(db, garden.id),
+		state.stocks(db, garden.id)
+	]);
+	const rows = all.filter((s) => (only ? s.id === only : !s.gone_on));
+	const batches = await state.batchesFrom(
+		db,
+		garden.id,
+		rows.map((s) => s.id)
+	);
+	return rows.flatMap((s): StockView[] => {
+		const kind = kinds.get(s.kind_id);
+		if (!kind) return [];
+		const plant = stockPlantOf(s);
+		const takings = takingsFrom(s.id, batches);
+		return [
+			{
+				...s,
+				kindName: kind.common,
+				placeName: places.find((p) => p.id === s.place_id)?.name ?? '',
+				may: mayMultiply(protectionOf(s), yearOf(day)),
+				measure: kind.ways[0]!.gives.measure,
+				gives: kind.ways.map((w) => {
+					const way = handbook().ways.get(w.way)!;
+					const window = openings(w.window, day, day + 400, garden.climate)[0];
+					const now = canGive(plant, w.gives, takings, day);
+					const full = fullYield(plant, w.gives);
+					const again = now < full ? recoversOn(plant, w.gives, takings, full, day) : null;
+					return {
+						wayId: w.id,
+						wayName: way.name,
+						pieceWord: way.piece,
+						now,
+						full,
+						open: window !== undefined && window.opens <= day,
+						opensOn: window && window.opens > day ? isoOf(window.opens) : null,
+						closesOn: window ? isoOf(window.closes) : null,
+						fullAgainOn: again === null ? null : isoOf(again)
+					};
+				}),
+				taken: batches
+					.filter((b) => b.stockId === s.id)
+					.map((b) => ({
+						code: b.code,
+						id: b.id,
+						on: b.struckOn ?? b.plannedOn!,
+						pieces: b.struckOn ? b.struck : b.plannedCount,
+						planned: b.status === 'planned'
+					}))
+					.reverse()
+			}
+		];
+	});
+}

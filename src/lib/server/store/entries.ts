@@ -1,0 +1,163 @@
+/** SQL of the ledger. */
+import type { Queryable } from '../db.js';
+import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
+
+export interface NewEntry {
+	gardenId: string;
+	id: string;
+	kind: EntryKind;
+	subject: Subject;
+	subjectId: string;
+	groupId: string;
+	on: string;
+	actor: string;
+	reverses: string | null;
+	data: unknown;
+	note: string;
+	line: string;
+	kindId: string | null;
+}
+
+/** False when an entry of that id is there already. */
+export async function insertEntry(db: Queryable, e: NewEntry): Promise<boolean> {
+	const { rowCount } = await db.query(
+		`INSERT INTO entry (garden_id, id, kind, subject, subject_id, group_id, happened_on, actor, reverses, data, note, line, kind_id)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+		 ON CONFLICT (garden_id, id) DO NOTHING`,
+		[
+			e.gardenId,
+			e.id,
+			e.kind,
+			e.subject,
+			e.subjectId,
+			e.groupId,
+			e.on,
+			e.actor,
+			e.reverses,
+			JSON.stringify(e.data),
+			e.note,
+			e.line,
+			e.kindId
+		]
+	);
+	return rowCount === 1;
+}
+
+export interface StoredEntry {
+	id: string;
+	seq: number;
+	kind: EntryKind;
+	subject: Subject;
+	subject_id: string;
+	group_id: string;
+	happened_on: string;
+	recorded_at: Date;
+	actor: string;
+	reverses: string | null;
+	data: unknown;
+	note: string;
+	line: string;
+	kind_id: string | null;
+	/** Reversed by an entry that stands. */
+	undone: boolean;
+}
+
+const COLUMNS = `e.id, e.seq, e.kind, e.subject, e.subject_id, e.group_id, e.happened_on, e.recorded_at, e.actor, e.reverses, e.data, e.note, e.line, e.kind_id`;
+/** Reversed, and that reversal not itself reversed. */
+const UNDONE = `EXISTS (SELECT 1 FROM entry r WHERE r.garden_id = e.garden_id AND r.reverses = e.id
+	AND NOT EXISTS (SELECT 1 FROM entry rr WHERE rr.garden_id = e.garden_id AND rr.reverses = r.id)) AS undone`;
+
+/** All entries about one subject, oldest first, reversals of them included. */
+export async function entriesOf(
+	db: Queryable,
+	gardenId: string,
+	subject: Subject,
+	subjectId: string
+): Promise<StoredEntry[]> {
+	const { rows } = await db.query<StoredEntry>(
+		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e
+		 WHERE e.garden_id = $1 AND e.subject = $2 AND e.subject_id = $3 ORDER BY e.seq`,
+		[gardenId, subject, subjectId]
+	);
+	return rows;
+}
+
+export async function entryById(db: Queryable, gardenId: string, id: string): Promise<StoredEntry | null> {
+	const { rows } = await db.query<StoredEntry>(
+		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.id = $2`,
+		[gardenId, id]
+	);
+	return rows[0] ?? null;
+}
+
+export async function entriesOfGroup(
+	db: Queryable,
+	gardenId: string,
+	groupId: string
+): Promise<StoredEntry[]> {
+	const { rows } = await db.query<StoredEntry>(
+		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.group_id = $2 ORDER BY e.seq`,
+		[gardenId, groupId]
+	);
+	return rows;
+}
+
+export interface LedgerFilter {
+	text: string;
+	kind: string | null;
+	kindId: string | null;
+	from: string | null;
+	to: string | null;
+	/** The last row of the page before. */
+	after: { on: string; seq: number } | null;
+	limit: number;
+}
+
+/** Words as typed become prefix terms, all of which must occur; anything but letters and digits separates. */
+export function searchTerms(text: string): string | null {
+	const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+	return words.length === 0
+		? null
+		: words
+				.slice(0, 8)
+				.map((w) => `${w}:*`)
+				.join(' & ');
+}
+
+/** A page of the ledger, newest first, found by its place (keyset), so page 900 costs what page 1 costs. */
+export async function ledgerPage(db: Queryable, gardenId: string, f: LedgerFilter): Promise<StoredEntry[]> {
+	const { rows } = await db.query<StoredEntry>(
+		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e
+		 WHERE e.garden_id = $1
+			AND ($2::text IS NULL OR e.words @@ to_tsquery('simple', $2))
+			AND ($3::text IS NULL OR e.kind = $3)
+			AND ($4::text IS NULL OR e.kind_id = $4)
+			AND ($5::date IS NULL OR e.happened_on >= $5)
+			AND ($6::date IS NULL OR e.happened_on <= $6)
+			AND ($7::date IS NULL OR (e.happened_on, e.seq) < ($7, $8))
+		 ORDER BY e.happened_on DESC, e.seq DESC LIMIT $9`,
+		[
+			gardenId,
+			searchTerms(f.text),
+			f.kind,
+			f.kindId,
+			f.from,
+			f.to,
+			f.after?.on ?? null,
+			f.after?.seq ?? null,
+			f.limit
+		]
+	);
+	return rows;
+}
+
+/** As the core folds them. */
+export const asEntry = (e: StoredEntry): AnyEntry =>
+	({
+		id: e.id,
+		kind: e.kind,
+		subjectId: e.subject_id,
+		on: e.happened_on,
+		data: e.data,
+		note: e.note
+	}) as AnyEntry;

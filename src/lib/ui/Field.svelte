@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { Helper, Input, Label } from 'flowbite-svelte';
+	import { problemFor } from './form.js';
+
+	interface Props {
+		label: string;
+		name: string;
+		type?: 'text' | 'number' | 'date' | 'password' | 'search';
+		value?: string | number;
+		unit?: string;
+		hint?: string;
+		required?: boolean;
+		/** Typed with a numeric keyboard, yet free text: a comma is welcome. */
+		numeric?: boolean;
+		maxlength?: number;
+		placeholder?: string;
+		autocomplete?: 'off' | 'current-password';
+	}
+	let {
+		label,
+		name,
+		type = 'text',
+		value = $bindable(''),
+		unit = '',
+		hint = '',
+		required = false,
+		numeric = false,
+		maxlength = 200,
+		placeholder = '',
+		autocomplete = 'off'
+	}: Props = $props();
+	const uid = $props.id();
+	const wrong = problemFor(() => name);
+</script>
+
+<div>
+	<Label for={uid} class="mb-1 block text-base font-semibold text-ink">{label}</Label>
+	<div class="flex items-center gap-2">
+		<Input
+			id={uid}
+			{name}
+			{type}
+			{required}
+			{maxlength}
+			{placeholder}
+			{autocomplete}
+			bind:value
+			class="box"
+			inputmode={numeric ? 'decimal' : undefined}
+			aria-invalid={wrong() ? 'true' : undefined}
+			aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
+		/>
+		{#if unit}<span class="shrink-0 text-faded">{unit}</span>{/if}
+	</div>
+	{#if wrong()}
+		<Helper id="{uid}-say" class="mt-1 text-note text-madder">{wrong()}</Helper>
+	{:else if hint}
+		<Helper id="{uid}-say" class="mt-1 text-note text-faded">{hint}</Helper>
+	{/if}
+</div>

@@ -1,0 +1,18 @@
+<script lang="ts">
+	import { Label, Textarea } from 'flowbite-svelte';
+	const uid = $props.id();
+	let open = $state(false);
+</script>
+
+{#if open}
+	<div>
+		<Label for={uid} class="mb-1 block text-base font-semibold text-ink">Note</Label>
+		<Textarea id={uid} name="note" rows={3} maxlength={5000} class="box w-full" />
+	</div>
+{:else}
+	<button
+		type="button"
+		class="self-start text-leaf underline underline-offset-4 min-h-11"
+		onclick={() => (open = true)}>Add a note</button
+	>
+{/if}

@@ -1,0 +1,235 @@
+<script lang="ts">
+	/**
+	 * The garden's year from three months back to fifteen ahead: frost odds as ground, day length as a
+	 * line, batches as lanes, today. The mark is dragged, moved by keys or set by a date; every screen
+	 * then shows that day.
+	 */
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { scaleLinear } from 'd3-scale';
+	import { line } from 'd3-shape';
+	import { dayNumber, isIsoDate, isoOf, sayDate } from '$lib/core/dates.js';
+	import { frostOdds } from '$lib/core/season/frost.js';
+	import { dayLength } from '$lib/core/season/solar.js';
+	import type { Climate } from '$lib/core/season/climate.js';
+	import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, packed, weeksOf } from './strip.js';
+	import type { Lane } from './strip.js';
+
+	interface Props {
+		climate: Climate;
+		today: string;
+		viewed: string;
+		lanes: Lane[];
+	}
+	let { climate, today, viewed, lanes }: Props = $props();
+
+	const TOP = 16;
+	const GROUND = 44;
+	const ROW = 5;
+	const MOST_ROWS = 8;
+
+	let width = $state(1180);
+	let open = $state(false);
+	let dragging = $state(false);
+	let dragged = $state<number | null>(null);
+
+	const now = $derived(dayNumber(today));
+	const first = $derived(now - DAYS_BACK);
+	const last = $derived(now + DAYS_AHEAD);
+	const x = $derived(scaleLinear([first, last], [0, width]));
+	const weeks = $derived(weeksOf(climate, first, last));
+	const months = $derived(monthsOf(first, last));
+	const rows = $derived(packed(lanes.filter((l) => l.to >= first && l.from <= last)));
+	const rowCount = $derived(Math.min(MOST_ROWS, Math.max(0, ...rows.map((r) => r.row + 1))));
+	const height = $derived(TOP + GROUND + 4 + rowCount * ROW + 4);
+	const lightLine = $derived(
+		line<{ day: number; hours: number }>(
+			(w) => x(w.day),
+			(w) => TOP + GROUND - (w.hours / 24) * GROUND
+		)(weeks) ?? ''
+	);
+	const mark = $derived(dragged ?? dayNumber(viewed));
+	const at = $derived(
+		`${sayDate(isoOf(mark))}: frost odds ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day`
+	);
+
+	let svg: SVGSVGElement;
+	const dayAt = (clientX: number) => {
+		const box = svg.getBoundingClientRect();
+		return Math.round(Math.min(last, Math.max(first, x.invert(((clientX - box.left) / box.width) * width))));
+	};
+	async function show(day: number) {
+		dragged = day;
+		await goto(addressWithDay(page.url, day === now ? null : day), {
+			keepFocus: true,
+			noScroll: true,
+			replaceState: true
+		});
+		dragged = null;
+	}
+	let later: ReturnType<typeof setTimeout> | undefined;
+	function byKey(event: KeyboardEvent) {
+		const step: Record<string, number> = {
+			ArrowRight: event.shiftKey ? 7 : 1,
+			ArrowLeft: event.shiftKey ? -7 : -1,
+			PageUp: 30,
+			PageDown: -30
+		};
+		let day = mark;
+		if (event.key === 'Home') day = now;
+		else if (step[event.key] !== undefined) day += step[event.key]!;
+		else return;
+		event.preventDefault();
+		dragged = Math.min(last, Math.max(first, day));
+		clearTimeout(later);
+		later = setTimeout(() => void show(dragged ?? now), 250);
+	}
+</script>
+
+<section class="no-print border-b border-rule bg-pane" aria-label="Season strip">
+	<div class="mx-auto max-w-[1240px] px-4">
+		<div class="flex items-center justify-between gap-3 py-1 text-note">
+			<p class="min-w-0 truncate" aria-live="polite">
+				{#if mark === now}<strong class="font-semibold">Today</strong>, {at}{:else}<strong
+						class="bg-catkin px-1 font-semibold text-ink">Looking at</strong
+					>
+					{at}{/if}
+			</p>
+			<div class="flex shrink-0 items-center gap-2">
+				{#if mark !== now}
+					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}
+						>Back to today</button
+					>
+				{/if}
+				<label class="hidden items-center gap-1 sm:flex">
+					<span class="sr-only">Show day</span>
+					<input
+						type="date"
+						class="h-8 border border-rule bg-white px-1 py-0 text-note"
+						value={isoOf(mark)}
+						min={isoOf(first)}
+						max={isoOf(last)}
+						onchange={(e) => {
+							const d = e.currentTarget.value;
+							if (isIsoDate(d) && dayNumber(d) >= first && dayNumber(d) <= last) void show(dayNumber(d));
+						}}
+					/>
+				</label>
+				<button
+					class="min-h-8 px-2 font-semibold text-leaf underline sm:hidden"
+					aria-expanded={open}
+					onclick={() => (open = !open)}>{open ? 'Close' : 'Year'}</button
+				>
+			</div>
+		</div>
+		<div bind:clientWidth={width} class="{open ? 'block' : 'hidden sm:block'} pb-1">
+			<svg
+				bind:this={svg}
+				{width}
+				{height}
+				viewBox="0 0 {width} {height}"
+				class="block touch-none select-none cursor-ew-resize"
+				role="slider"
+				tabindex="0"
+				aria-label="Day shown on all screens"
+				aria-valuemin={first}
+				aria-valuemax={last}
+				aria-valuenow={mark}
+				aria-valuetext={at}
+				onkeydown={byKey}
+				onpointerdown={(e) => {
+					dragging = true;
+					svg.setPointerCapture(e.pointerId);
+					dragged = dayAt(e.clientX);
+				}}
+				onpointermove={(e) => {
+					if (dragging) dragged = dayAt(e.clientX);
+				}}
+				onpointerup={() => {
+					if (!dragging) return;
+					dragging = false;
+					void show(dragged ?? now);
+				}}
+				onpointercancel={() => {
+					dragging = false;
+					dragged = null;
+				}}
+			>
+				{#each weeks as w (w.day)}
+					<rect
+						x={x(w.day)}
+						y={TOP}
+						width={x(first + 7) + 0.6}
+						height={GROUND}
+						fill="var(--color-frost)"
+						opacity={0.04 + w.frost * 0.5}
+					/>
+				{/each}
+				<path
+					d={lightLine}
+					fill="none"
+					stroke="var(--color-catkin-deep)"
+					stroke-width="1.5"
+					stroke-dasharray="1 3"
+					stroke-linecap="round"
+				/>
+				{#each months as m (m.day)}
+					<line x1={x(m.day)} x2={x(m.day)} y1={TOP - 3} y2={TOP + GROUND} stroke="var(--color-rule)" />
+					<text
+						x={x(m.day) + 3}
+						y={TOP - 5}
+						font-size="12"
+						fill={m.year ? 'var(--color-ink)' : 'var(--color-faded)'}
+						font-weight={m.year ? 700 : 400}
+						>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
+					>
+				{/each}
+				{#each rows as r (r.code)}
+					{#if r.row < MOST_ROWS}
+						<g transform="translate({x(Math.max(first, r.from))}, {TOP + GROUND + 4 + r.row * ROW})">
+							<title>{r.label}</title>
+							<rect
+								width={Math.max(3, x(Math.min(last, r.to)) - x(Math.max(first, r.from)))}
+								height="3"
+								fill={r.planned ? 'none' : 'var(--color-leaf)'}
+								stroke="var(--color-leaf)"
+								stroke-width={r.planned ? 1 : 0}
+								stroke-dasharray={r.planned ? '3 2' : undefined}
+							/>
+						</g>
+					{/if}
+				{/each}
+				<line
+					x1={x(now)}
+					x2={x(now)}
+					y1={TOP - 2}
+					y2={height}
+					stroke="var(--color-bottle)"
+					stroke-width="1.5"
+				/>
+				<g transform="translate({x(mark)}, 0)">
+					<line y1={TOP - 4} y2={height} stroke="var(--color-catkin-deep)" stroke-width="2" />
+					<path
+						d="M -7 0 L 7 0 L 7 8 L 0 {TOP} L -7 8 Z"
+						fill="var(--color-catkin)"
+						stroke="var(--color-ink)"
+						stroke-width="1"
+					/>
+				</g>
+			</svg>
+			<p class="flex flex-wrap gap-x-4 text-[0.75rem] text-faded">
+				<span><span class="inline-block h-2 w-4 bg-frost/60"></span> frost likely</span>
+				<span
+					><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length
+					of day</span
+				>
+				<span
+					><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span
+				>
+				<span
+					><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span
+				>
+			</p>
+		</div>
+	</div>
+</section>

@@ -1,0 +1,36 @@
+<script lang="ts">
+	import { Helper, Label, Select } from 'flowbite-svelte';
+	import { problemFor } from './form.js';
+
+	interface Props {
+		label: string;
+		name: string;
+		items: { value: string; name: string }[];
+		value?: string;
+		hint?: string;
+		placeholder?: string;
+	}
+	let { label, name, items, value = $bindable(''), hint = '', placeholder = '' }: Props = $props();
+	const uid = $props.id();
+	const wrong = problemFor(() => name);
+</script>
+
+<div>
+	<Label for={uid} class="mb-1 block text-base font-semibold text-ink">{label}</Label>
+	<Select
+		id={uid}
+		{name}
+		{items}
+		bind:value
+		{placeholder}
+		class="w-full"
+		classes={{ select: 'box' }}
+		aria-invalid={wrong() ? 'true' : undefined}
+		aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
+	/>
+	{#if wrong()}
+		<Helper id="{uid}-say" class="mt-1 text-note text-madder">{wrong()}</Helper>
+	{:else if hint}
+		<Helper id="{uid}-say" class="mt-1 text-note text-faded">{hint}</Helper>
+	{/if}
+</div>

@@ -1,0 +1,17 @@
+import { getContext, setContext } from 'svelte';
+import type { Problem } from '$lib/core/result.js';
+
+const KEY = Symbol('form problem');
+
+/** The problem of the form around, so that a field can say what is wrong with it. */
+export const provideProblem = (read: () => Problem | null): void => void setContext(KEY, read);
+
+export function problemFor(name: () => string): () => string | null {
+	const read = getContext<(() => Problem | null) | undefined>(KEY);
+	return () => {
+		const problem = read?.();
+		if (!problem?.path) return null;
+		const last = problem.path.split('.');
+		return last.includes(name()) || problem.path === name() ? problem.sentence : null;
+	};
+}

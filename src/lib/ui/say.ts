@@ -1,0 +1,51 @@
+/** Words and formats shared by the screens. */
+import { sayDate } from '$lib/core/dates.js';
+import type { StageName } from '$lib/core/handbook/schema.js';
+import type { PlaceKind } from '$lib/core/ledger/entries.js';
+
+export const money = (amount: number, currency: string): string =>
+	new Intl.NumberFormat('en', {
+		style: 'currency',
+		currency,
+		maximumFractionDigits: amount < 20 ? 2 : 0
+	}).format(amount);
+
+export const PLACE_WORDS: Record<PlaceKind, string> = {
+	bed: 'bed',
+	hedge: 'hedge',
+	slope: 'slope or bank',
+	nursery_row: 'nursery row',
+	bench: 'bench outdoors',
+	sill: 'window sill',
+	lit_shelf: 'shelf under lights',
+	frame: 'cold frame',
+	garage: 'frost-free garage',
+	ground: 'in the ground'
+};
+
+export const STAGE_WORDS: Record<StageName | 'struck' | 'planned', string> = {
+	planned: 'planned',
+	struck: 'struck',
+	rooted: 'rooted',
+	potted: 'potted',
+	wintered: 'through the winter',
+	ready: 'ready to plant',
+	planted: 'planted'
+};
+
+export const PURPOSE_WORDS = {
+	plants: 'plants',
+	hedge: 'hedge',
+	bed: 'bed or slope',
+	gifts: 'pots and gifts',
+	keep: 'keep alive through winter'
+} as const;
+
+/** "12–20 May 2027", "28 May – 3 Jun 2027". */
+export function sayRange(a: string, b: string): string {
+	if (a === b) return sayDate(a);
+	return `${sayDate(a, a.slice(0, 4) !== b.slice(0, 4))} – ${sayDate(b)}`;
+}
+
+export const plural = (n: number, [one, many]: readonly [string, string]): string =>
+	`${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,73 @@
+/** What the season strip draws, reckoned once: weeks of frost odds, day lengths, lanes of batches. */
+import { isoOf, plainDate } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { dayLength } from '$lib/core/season/solar.js';
+import { frostOdds } from '$lib/core/season/frost.js';
+import type { Climate } from '$lib/core/season/climate.js';
+
+export const DAYS_BACK = 92;
+export const DAYS_AHEAD = 457;
+
+export interface Lane {
+	code: string;
+	label: string;
+	from: DayNumber;
+	/** Usual day of planting. */
+	to: DayNumber;
+	planned: boolean;
+}
+
+export interface StripWeek {
+	day: DayNumber;
+	frost: number;
+	hours: number;
+}
+
+export function weeksOf(climate: Climate, first: DayNumber, last: DayNumber): StripWeek[] {
+	const weeks: StripWeek[] = [];
+	for (let day = first; day <= last; day += 7)
+		weeks.push({
+			day,
+			frost: frostOdds(day + 3, climate),
+			hours: dayLength(climate.latitude, climate.longitude, day + 3)
+		});
+	return weeks;
+}
+
+export interface Month {
+	day: DayNumber;
+	name: string;
+	year: string | null;
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+export function monthsOf(first: DayNumber, last: DayNumber): Month[] {
+	const months: Month[] = [];
+	for (let day = first; day <= last; day++) {
+		const date = plainDate(day);
+		if (date.day === 1)
+			months.push({ day, name: MONTHS[date.month - 1]!, year: date.month === 1 ? String(date.year) : null });
+	}
+	return months;
+}
+
+/** Rows for the lanes so that none overlap: first row that is free, earliest first. */
+export function packed(lanes: readonly Lane[]): (Lane & { row: number })[] {
+	const ends: number[] = [];
+	return [...lanes]
+		.sort((a, b) => a.from - b.from)
+		.map((lane) => {
+			let row = ends.findIndex((end) => end + 4 < lane.from);
+			if (row < 0) row = ends.length;
+			ends[row] = lane.to;
+			return { ...lane, row };
+		});
+}
+
+export const addressWithDay = (url: URL, day: DayNumber | null): string => {
+	const next = new URL(url);
+	if (day === null) next.searchParams.delete('day');
+	else next.searchParams.set('day', isoOf(day));
+	return next.pathname + next.search;
+};

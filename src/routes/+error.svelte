@@ -1,0 +1,21 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import { invalidateAll } from '$app/navigation';
+	const down = $derived(page.error?.code === 'database.down');
+</script>
+
+<svelte:head><title>Surculus</title></svelte:head>
+<main class="mx-auto max-w-xl px-4 py-16">
+	<p class="figure">{down ? 503 : page.status}</p>
+	<h1 class="mt-4">{page.error?.message ?? 'Something went wrong.'}</h1>
+	{#if down}
+		<p class="mt-4">
+			It works again as soon as the database is back. Look whether <code>./start</code> still runs.
+		</p>
+		<button class="act act-main mt-6" onclick={() => invalidateAll().then(() => location.reload())}
+			>Try again</button
+		>
+	{:else}
+		<p class="mt-6"><a class="act act-main" href="/">To the round</a></p>
+	{/if}
+</main>

@@ -1,0 +1,26 @@
+import type { LayoutServerLoad } from './$types';
+import { allGardens, viewedDay } from '$lib/server/context.js';
+import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { stripLanes } from '$lib/server/strip.js';
+import { signInAsked } from '$lib/server/auth.js';
+
+export const load: LayoutServerLoad = async ({ params, url }) => {
+	const garden = await gardenOr404(params.garden);
+	const viewed = viewedDay(garden, url.searchParams.get('day'));
+	const [lanes, gardens] = await guarded(() => Promise.all([stripLanes(garden), allGardens()]));
+	return {
+		garden: {
+			slug: garden.slug,
+			name: garden.data.name,
+			units: garden.units,
+			climate: garden.climate,
+			today: garden.today,
+			currency: garden.data.currency
+		},
+		gardens: gardens.map((g) => ({ slug: g.slug, name: g.data.name })),
+		viewed: viewed.iso,
+		isToday: viewed.isToday,
+		lanes,
+		canSignOut: signInAsked()
+	};
+};

@@ -1,0 +1,158 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { v7 as uuidv7 } from 'uuid';
+	import type { Snippet } from 'svelte';
+	import Footprints from '@lucide/svelte/icons/footprints';
+	import Target from '@lucide/svelte/icons/target';
+	import Shrub from '@lucide/svelte/icons/shrub';
+	import Sprout from '@lucide/svelte/icons/sprout';
+	import ScrollText from '@lucide/svelte/icons/scroll-text';
+	import BookOpen from '@lucide/svelte/icons/book-open';
+	import Search from '@lucide/svelte/icons/search';
+	import Settings from '@lucide/svelte/icons/settings';
+	import Undo from '@lucide/svelte/icons/undo-2';
+	import Palette from '$lib/ui/Palette.svelte';
+	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
+	import { tell, toast } from '$lib/ui/toast.svelte.js';
+	import type { LayoutData } from './$types';
+
+	let { data, children }: { data: LayoutData; children: Snippet } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const day = $derived(data.isToday ? '' : `?day=${data.viewed}`);
+	const SCREENS = [
+		['round', 'Round', Footprints],
+		['wants', 'Wants', Target],
+		['stock', 'Stock', Shrub],
+		['bench', 'Bench', Sprout],
+		['ledger', 'Ledger', ScrollText],
+		['handbook', 'Handbook', BookOpen]
+	] as const;
+	const current = $derived(page.url.pathname.split('/')[3] ?? '');
+	let finding = $state(false);
+	let undoing = $state(false);
+
+	async function undo() {
+		const entryId = toast.shown?.entryId;
+		if (!entryId) return;
+		undoing = true;
+		try {
+			const answer = await fetch(`${base}/undo`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ entryId, undoId: uuidv7() })
+			});
+			const body = (await answer.json()) as { error?: { sentence: string } };
+			tell({
+				entryId: null,
+				sentence: answer.ok ? 'Undone.' : (body.error?.sentence ?? 'That could not be undone.')
+			});
+			await invalidateAll();
+		} catch {
+			tell({ entryId, sentence: 'The app does not answer: try again in a moment.' });
+		} finally {
+			undoing = false;
+		}
+	}
+	$effect(() => {
+		if (!toast.shown) return;
+		const timer = setTimeout(() => (toast.shown = null), toast.shown.entryId ? 30_000 : 8_000);
+		return () => clearTimeout(timer);
+	});
+</script>
+
+<a
+	href="#content"
+	class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3"
+	>To the content</a
+>
+<header class="no-print bg-bottle text-white">
+	<div class="mx-auto flex min-h-14 max-w-[1240px] items-center gap-4 px-4">
+		<a href="{base}/round" class="flex items-baseline gap-2 py-2 font-head text-lg font-semibold text-white">
+			<span class="hidden lg:inline">Surculus</span><span
+				class="max-w-44 truncate lg:font-normal lg:text-primary-200">{data.garden.name}</span
+			>
+		</a>
+		<nav aria-label="Screens" class="hidden flex-1 gap-1 md:flex">
+			{#each SCREENS as [path, name] (path)}
+				<a
+					href="{base}/{path}{day}"
+					aria-current={current === path ? 'page' : undefined}
+					class="flex min-h-14 items-center border-b-4 px-3 text-white {current === path
+						? 'border-catkin font-semibold'
+						: 'border-transparent hover:border-primary-400'}">{name}</a
+				>
+			{/each}
+		</nav>
+		<div class="ml-auto flex items-center gap-1">
+			<button
+				class="flex min-h-12 items-center gap-2 px-2 text-white hover:bg-primary-600"
+				onclick={() => (finding = true)}
+				aria-label="Find (Ctrl K)"
+			>
+				<Search size={20} aria-hidden="true" /><span class="hidden lg:inline">Find</span>
+			</button>
+			<a
+				href="{base}/settings"
+				class="flex min-h-12 items-center gap-2 px-2 text-white hover:bg-primary-600"
+				aria-label="Garden settings"
+				><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">Garden</span></a
+			>
+		</div>
+	</div>
+</header>
+<SeasonStrip
+	climate={data.garden.climate}
+	today={data.garden.today}
+	viewed={data.viewed}
+	lanes={data.lanes}
+/>
+
+<main id="content" class="mx-auto max-w-[1240px] px-4 pt-6 pb-40 md:pb-24">
+	{@render children()}
+</main>
+
+<div
+	class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4"
+	aria-live="polite"
+	role="status"
+>
+	{#if toast.shown}
+		<div
+			class="flex min-h-14 w-full max-w-lg items-center justify-between gap-3 border-l-8 border-catkin bg-bottle px-4 py-2 text-white shadow-lg"
+		>
+			<span>{toast.shown.sentence}</span>
+			<span class="flex shrink-0 items-center gap-1">
+				{#if toast.shown.entryId}
+					<button
+						class="flex min-h-11 items-center gap-2 border border-white px-3 font-semibold"
+						onclick={undo}
+						disabled={undoing}><Undo size={18} aria-hidden="true" />Undo</button
+					>
+				{/if}
+				<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}
+					>×</button
+				>
+			</span>
+		</div>
+	{/if}
+</div>
+
+<nav
+	aria-label="Screens"
+	class="no-print fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-pane md:hidden"
+>
+	{#each SCREENS as [path, name, Icon] (path)}
+		<a
+			href="{base}/{path}{day}"
+			aria-current={current === path ? 'page' : undefined}
+			class="flex min-h-16 flex-1 flex-col items-center justify-center border-t-4 text-[0.75rem] text-bottle {current ===
+			path
+				? 'border-catkin font-bold'
+				: 'border-transparent'}"
+		>
+			<Icon size={22} aria-hidden="true" />{name}
+		</a>
+	{/each}
+</nav>
+<Palette bind:open={finding} {base} />

@@ -1,0 +1,23 @@
+import type { PageServerLoad } from './$types';
+import { batchViews } from '$lib/server/bench.js';
+import { viewedDay } from '$lib/server/context.js';
+import { database } from '$lib/server/db.js';
+import { gardenOr404, guarded } from '$lib/server/forms.js';
+import * as state from '$lib/server/store/state.js';
+
+/** Ended batches shown below the living ones: the newest; the rest are found by code or in the ledger. */
+const ENDED_SHOWN = 20;
+
+export const load: PageServerLoad = async ({ params, url }) => {
+	const garden = await gardenOr404(params.garden);
+	const { day } = viewedDay(garden, url.searchParams.get('day'));
+	return guarded(async () => {
+		const db = database();
+		const living = await state.batches(db, garden.id, ['planned', 'growing']);
+		const ended = (await state.batches(db, garden.id, ['done', 'dropped'])).slice(-ENDED_SHOWN).reverse();
+		const views = await batchViews(garden, day, living);
+		views.sort((a, b) => (a.next?.from ?? Infinity) - (b.next?.from ?? Infinity));
+		const kinds = new Map((await batchViews(garden, day, ended)).map((v) => [v.id, v]));
+		return { living: views, ended: ended.map((b) => kinds.get(b.id)!), day };
+	});
+};

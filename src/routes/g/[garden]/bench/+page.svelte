@@ -1,0 +1,91 @@
+<script lang="ts">
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import PieceBar from '$lib/ui/PieceBar.svelte';
+	import { STAGE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const VERB = {
+		strike: 'Strike',
+		look: 'Look',
+		pot: 'Pot',
+		'winter-count': 'Count after winter',
+		shelter: 'Bring in',
+		plant: 'Plant',
+		decide: 'Decide'
+	} as const;
+	const due = $derived(data.living.filter((b) => b.next && b.next.from <= data.day + 6).length);
+</script>
+
+<svelte:head><title>Bench · {data.garden.name}</title></svelte:head>
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>What is rooting and growing{data.isToday ? '' : `, as expected on ${sayDate(data.viewed)}`}</h1>
+		<p class="text-faded">
+			{data.living.length} batches{due ? `, ${due} want${due === 1 ? 's' : ''} something this week` : ''}.
+			What is due soonest comes first.
+		</p>
+	</div>
+	<a class="act" href="{base}/bench/new">Strike without a plan</a>
+</div>
+{#if data.living.length === 0}
+	<p class="mt-10 max-w-xl border-t border-ink pt-6">
+		No batch yet. Say what you want and take a plan, or strike pieces from a stock plant.
+	</p>
+{/if}
+<ul class="mt-6 border-t border-ink">
+	{#each data.living as b (b.id)}
+		<li class="border-b border-rule">
+			<a
+				href="{base}/bench/{b.id}"
+				class="grid items-center gap-x-6 gap-y-2 py-3 hover:bg-pane sm:grid-cols-[5.5rem_1fr_16rem_11rem]"
+			>
+				<span class="w-fit border border-ink px-2 py-1 font-mono text-lg">{b.code}</span>
+				<div>
+					<p class="text-lg leading-tight font-semibold">{b.kindName}</p>
+					<p class="note">
+						{b.wayName} · {b.status === 'planned'
+							? `planned for ${sayDate(b.plannedOn!)}`
+							: `struck ${sayDate(b.struckOn!)}`}{b.placeName ? ` · ${b.placeName}` : ''}
+					</p>
+				</div>
+				<div>
+					{#if data.isToday}
+						<PieceBar batch={b} />
+					{:else}
+						<p>
+							<span class="font-head text-2xl font-semibold">{Math.round(b.expected.pieces)}</span>
+							{STAGE_WORDS[b.expected.stage]}
+						</p>
+					{/if}
+				</div>
+				<p>
+					{#if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
+						<span class={b.next.by < data.day ? 'font-semibold text-madder' : 'text-faded'}
+							>{b.next.by < data.day ? 'late, ' : ''}from {sayDate(isoOf(b.next.from), false)}</span
+						>
+					{:else}<span class="text-faded">Nothing to do</span>{/if}
+				</p>
+			</a>
+		</li>
+	{/each}
+</ul>
+{#if data.ended.length}
+	<details class="mt-6">
+		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+			>Ended batches, the newest</summary
+		>
+		<ul class="ruled">
+			{#each data.ended as b (b.id)}
+				<li>
+					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane"
+						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName} · {b.status ===
+						'dropped'
+							? 'plan dropped'
+							: `${b.struck} struck, ${b.planted - b.lostPlanted} planted, ${b.given} given, ${b.kept} kept, ${b.lost + b.lostPlanted} lost`}</a
+					>
+				</li>
+			{/each}
+		</ul>
+	</details>
+{/if}

@@ -1,0 +1,398 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { v7 as uuidv7 } from 'uuid';
+	import { sayDate, isoOf } from '$lib/core/dates.js';
+	import { SIGNS } from '$lib/core/ledger/entries.js';
+	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayLengthRange } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import PieceBar from '$lib/ui/PieceBar.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import StrikeFields from '$lib/ui/StrikeFields.svelte';
+	import { plural, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import { tell } from '$lib/ui/toast.svelte.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+
+	const base = $derived(`/g/${data.garden.slug}`);
+	const b = $derived(data.batch);
+	const rootedNow = $derived(b.rooted + b.potted);
+	const standing = $derived(b.planted - b.lostPlanted);
+	const places = $derived([
+		{ value: '', name: 'As it is' },
+		...data.places.map((p) => ({ value: p.id, name: p.name }))
+	]);
+
+	const VERBS = [
+		['checked', 'Check'],
+		['potted', 'Pot'],
+		['wintered', 'Count after winter'],
+		['planted', 'Plant'],
+		['moved', 'Move'],
+		['lost', 'Lost'],
+		['given', 'Give away'],
+		['kept', 'Keep as stock'],
+		['split', 'Split']
+	] as const;
+	type Verb = (typeof VERBS)[number][0] | 'struck' | 'dropped';
+	const OFFERED: Record<string, Verb> = {
+		strike: 'struck',
+		look: 'checked',
+		pot: 'potted',
+		'winter-count': 'wintered',
+		plant: 'planted',
+		shelter: 'moved'
+	};
+	const usable = $derived(
+		VERBS.filter(([v]) =>
+			b.inHand === 0
+				? v === 'lost' && standing > 0
+				: v === 'split'
+					? b.inHand > 1
+					: v === 'wintered'
+						? !b.wintered
+						: true
+		)
+	);
+	let verb = $state<Verb | null>(null);
+	$effect.pre(() => {
+		const asked = data.ask ? (OFFERED[data.ask] ?? null) : null;
+		verb = b.status === 'planned' ? (asked === 'struck' ? 'struck' : null) : asked;
+	});
+
+	let alive = $state(0);
+	let rooted = $state(0);
+	let count = $state(1);
+	$effect.pre(() => {
+		void b.entries;
+		alive = b.inHand;
+		rooted = rootedNow;
+	});
+	function choose(v: Verb) {
+		verb = verb === v ? null : v;
+		count =
+			v === 'potted'
+				? Math.max(1, b.rooted || b.unrooted || b.inHand)
+				: v === 'planted'
+					? Math.max(1, b.potted || b.rooted || b.inHand)
+					: 1;
+	}
+
+	async function undo(entryId: string) {
+		const answer = await fetch(`${base}/undo`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ entryId, undoId: uuidv7() })
+		}).catch(() => null);
+		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
+		tell({
+			entryId: null,
+			sentence: answer?.ok
+				? 'Undone.'
+				: (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
+		});
+		await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>{b.code} {b.kindName} · {data.garden.name}</title></svelte:head>
+<p class="note"><a href="{base}/bench">Bench</a></p>
+<div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
+	<div>
+		<h1><span class="border-2 border-ink px-2 font-mono font-normal">{b.code}</span> {b.kindName}</h1>
+		<p class="mt-2 text-faded">
+			{b.wayName}
+			{#if b.status === 'planned'}· planned for {sayDate(b.plannedOn!)}{:else if b.struckOn}· struck {sayDate(
+					b.struckOn
+				)}{/if}
+			{#if b.placeName}· {b.placeName}{/if}
+			{#if data.stock}· from <a href="{base}/stock/{data.stock.id}">{data.stock.label || 'its stock plant'}</a
+				>{/if}
+			{#if data.parent}· split from <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
+			{#if data.want}· for <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
+		</p>
+	</div>
+	<a class="act" href="{base}/bench/{b.id}/label">Label</a>
+</div>
+
+<div class="mt-5 grid gap-10 md:grid-cols-[1.35fr_1fr]">
+	<div>
+		<section aria-label="How it stands">
+			{#if !data.isToday}
+				<p class="mb-3 border-l-4 border-catkin px-3">
+					Expected on {sayDate(data.viewed)}: about <strong>{Math.round(b.expected.pieces)}</strong>, {STAGE_WORDS[
+						b.expected.stage
+					]}.
+				</p>
+			{/if}
+			{#if b.status === 'planned'}
+				<p>
+					<span class="figure">{b.plannedCount}</span>
+					<span class="unit">{data.way.pieces[1]} to strike</span>
+				</p>
+			{:else if b.status === 'dropped'}
+				<p class="text-lg">This plan was dropped.</p>
+			{:else}
+				<p class="text-lg">
+					<span class="figure">{b.inHand}</span>
+					<span class="unit"
+						>of {b.struck} in hand{standing ? `, ${standing} in the ground` : ''}{b.lastSign
+							? `; last sign: ${b.lastSign}`
+							: ''}</span
+					>
+				</p>
+				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
+			{/if}
+			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
+				<p class="mt-3 max-w-prose text-lg">
+					Of these usually <strong>{b.coming.p50}</strong>
+					{b.coming.p50 === 1 ? 'ends' : 'end'} up planted, 9 times in 10 between {b.coming.p05} and {b.coming
+						.p95}{#if b.plantedOn}, about {sayDate(b.plantedOn.usual)}
+						<span class="note">({sayRange(b.plantedOn.quick, b.plantedOn.slow)})</span>{/if}.
+				</p>
+			{/if}
+			{#if data.want}<p class="mt-1">
+					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOdds(data.want.odds)}</strong>.
+				</p>{/if}
+			{#if b.next}<p class="mt-1">
+					<strong>Next:</strong>
+					{b.next.why} <span class="text-faded">From {sayDate(isoOf(b.next.from))}.</span>
+				</p>{/if}
+		</section>
+
+		{#if b.status === 'planned'}
+			<div class="mt-5 flex flex-wrap gap-3">
+				<button class="act act-main" aria-expanded={verb === 'struck'} onclick={() => choose('struck')}
+					>Strike it</button
+				>
+				<button class="act" aria-expanded={verb === 'dropped'} onclick={() => choose('dropped')}
+					>Drop the plan</button
+				>
+			</div>
+		{:else if usable.length}
+			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label="Log">
+				{#each usable as [v, name] (v)}
+					<button
+						class="act {verb === v ? 'act-main' : ''}"
+						aria-expanded={verb === v}
+						onclick={() => choose(v)}>{name}</button
+					>
+				{/each}
+			</div>
+		{/if}
+
+		{#if verb}
+			<div class="mt-4 max-w-lg border-t-4 border-catkin bg-pane p-4">
+				{#key verb}
+					<EntryForm
+						action=""
+						submit={verb === 'struck' ? 'Struck' : verb === 'dropped' ? 'Drop it' : 'Log it'}
+						today={data.garden.today}
+						seen={b.entries}
+						dated={verb !== 'dropped'}
+						ondone={() => (verb = null)}
+					>
+						<input type="hidden" name="verb" value={verb} />
+						{#if verb === 'struck'}
+							{#each data.hazards as h (h.what)}<p class="border-l-4 border-madder px-3">
+									<strong>{h.what}:</strong>
+									{h.say}
+								</p>{/each}
+							{#each data.way.cautions as c (c)}<p class="border-l-4 border-madder px-3">{c}</p>{/each}
+							<StrikeFields
+								count={b.plannedCount}
+								places={data.places}
+								placeId={b.placeId}
+								way={data.way}
+								pieces={data.way.pieces}
+							/>
+						{:else if verb === 'checked'}
+							<Stepper
+								label="Alive"
+								name="alive"
+								bind:value={alive}
+								max={b.inHand}
+								hint="{b.inHand} at the last count. What is missing counts as lost."
+							/>
+							{#if b.unrooted > 0}
+								<Stepper
+									label="Of these rooted"
+									name="rooted"
+									bind:value={rooted}
+									max={b.inHand}
+									hint={data.way.signs}
+								/>
+							{/if}
+							<SelectField
+								label="Sign seen"
+								name="sign"
+								value="none"
+								items={SIGNS.map((s) => ({ value: s, name: s === 'none' ? 'none in particular' : s }))}
+							/>
+						{:else if verb === 'potted'}
+							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
+							<Field label="Into" name="container" value={data.potIn} maxlength={80} />
+							<SelectField label="Where they stand now" name="place_id" items={places} />
+						{:else if verb === 'wintered'}
+							<Stepper
+								label="Came through alive"
+								name="alive"
+								bind:value={alive}
+								max={b.inHand}
+								hint="{b.inHand} went in."
+							/>
+						{:else if verb === 'planted'}
+							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
+							<SelectField label="Where" name="place_id" value={data.want?.placeId ?? ''} items={places} />
+						{:else if verb === 'moved'}
+							<SelectField
+								label="To"
+								name="place_id"
+								value={b.placeId ?? ''}
+								items={data.places.map((p) => ({ value: p.id, name: p.name }))}
+							/>
+						{:else if verb === 'lost'}
+							<Stepper
+								label="How many"
+								name="count"
+								bind:value={count}
+								min={1}
+								max={Math.max(b.inHand, standing)}
+							/>
+							{#if standing > 0}<SelectField
+									label="From"
+									name="from"
+									value={b.inHand > 0 ? 'hand' : 'planted'}
+									items={[
+										...(b.inHand > 0 ? [{ value: 'hand', name: 'those in hand' }] : []),
+										{ value: 'planted', name: 'those planted' }
+									]}
+								/>{/if}
+							<Field label="Why" name="why" placeholder="rot, drought, slugs …" maxlength={200} />
+						{:else if verb === 'given'}
+							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
+							<Field label="To" name="to" maxlength={80} />
+						{:else if verb === 'kept'}
+							<Stepper
+								label="How many"
+								name="count"
+								bind:value={count}
+								min={1}
+								max={b.inHand}
+								hint="They become stock, with this batch as parent."
+							/>
+							<SelectField
+								label="Where they stand"
+								name="place_id"
+								value={b.placeId ?? ''}
+								items={[
+									{ value: '', name: 'No place yet' },
+									...data.places.map((p) => ({ value: p.id, name: p.name }))
+								]}
+							/>
+						{:else if verb === 'split'}
+							<Stepper
+								label="How many split off"
+								name="count"
+								bind:value={count}
+								min={1}
+								max={b.inHand - 1}
+								hint="The furthest on go into a new batch with its own code."
+							/>
+							<SelectField label="Where the new batch stands" name="place_id" items={places} />
+						{:else if verb === 'dropped'}
+							<Field label="Why" name="why" maxlength={200} />
+						{/if}
+					</EntryForm>
+				{/key}
+			</div>
+		{/if}
+
+		<section class="mt-8">
+			<h2 class="border-b border-ink pb-1">What happened</h2>
+			<ol class="ruled">
+				{#each data.story as e (e.id)}
+					<li class="flex items-start justify-between gap-4 py-2">
+						<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
+							<p>
+								<span class="mr-3 inline-block w-24 text-faded">{sayDate(e.on)}</span>{e.line.replace(
+									`${b.code} ${b.kindName}: `,
+									''
+								)}
+							</p>
+							{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
+						</div>
+						{#if e.undone}<span class="note">undone</span>{:else}<button
+								class="min-h-11 px-2 text-leaf underline underline-offset-4"
+								onclick={() => undo(e.id)}>Undo</button
+							>{/if}
+					</li>
+				{/each}
+			</ol>
+		</section>
+	</div>
+
+	<aside class="flex flex-col gap-6">
+		{#if b.steps.length}
+			<section>
+				<h2 class="border-b border-ink pb-1">What is ahead, usually</h2>
+				<ol class="ruled">
+					{#each b.steps as s (s.to)}<li class="flex justify-between py-2">
+							<span>{STAGE_WORDS[s.to]}</span><span class="text-faded">{sayDate(s.on)}</span>
+						</li>{/each}
+				</ol>
+			</section>
+		{/if}
+		<section>
+			<h2 class="border-b border-ink pb-1">How it is done</h2>
+			{#each data.hazards as h (h.what)}<p class="mt-2 border-l-4 border-madder px-3">
+					<strong>{h.what}:</strong>
+					{h.say}
+				</p>{/each}
+			{#each data.way.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
+			<p class="mt-2">
+				{data.way.piece.say}{data.way.piece.cm
+					? `, ${sayLengthRange(data.way.piece.cm[0], data.way.piece.cm[1], data.garden.units)}`
+					: ''}.
+			</p>
+			<ol class="mt-2 list-decimal space-y-1 pl-5">
+				{#each data.way.how as step (step)}<li>{step}</li>{/each}
+			</ol>
+			<p class="mt-2"><strong>Signs:</strong> {data.way.signs}</p>
+			<p class="mt-1"><strong>Then:</strong> {data.way.then}</p>
+			<p class="note mt-1">
+				Roots usually after {data.way.days[1]} days ({data.way.days[0]}–{data.way.days[2]}).
+			</p>
+		</section>
+		{#if b.treatment.medium || b.container}
+			<section>
+				<h2 class="border-b border-ink pb-1">How yours were struck</h2>
+				<p class="mt-2">
+					{[
+						b.container,
+						b.treatment.medium,
+						b.treatment.hormone && `hormone: ${b.treatment.hormone}`,
+						b.treatment.wound && 'base wounded',
+						b.treatment.cover && `cover: ${b.treatment.cover}`
+					]
+						.filter(Boolean)
+						.join(' · ')}
+				</p>
+			</section>
+		{/if}
+		{#if data.way.schools.length}
+			<section>
+				<h2 class="border-b border-ink pb-1">Where growers disagree</h2>
+				{#each data.way.schools as s (s.id)}
+					<details class="border-b border-rule">
+						<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+						<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
+					</details>
+				{/each}
+			</section>
+		{/if}
+	</aside>
+</div>
+<p class="sr-only">{plural(b.inHand, data.way.pieces)}</p>

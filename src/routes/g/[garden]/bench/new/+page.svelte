@@ -1,0 +1,64 @@
+<script lang="ts">
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import StrikeFields from '$lib/ui/StrikeFields.svelte';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	let stockId = $state('');
+	let wayId = $state('');
+	$effect.pre(() => {
+		stockId = data.stock;
+	});
+	const stock = $derived(data.stocks.find((s) => s.id === stockId));
+	const way = $derived(stock?.ways.find((w) => w.id === wayId) ?? stock?.ways[0]);
+	$effect(() => {
+		if (stock && !stock.ways.some((w) => w.id === wayId)) wayId = stock.ways[0]?.id ?? '';
+	});
+</script>
+
+<svelte:head><title>Strike · {data.garden.name}</title></svelte:head>
+<div class="max-w-xl">
+	<h1>Strike pieces</h1>
+	{#if data.stocks.length === 0}
+		<p class="mt-4">There is no stock to take from yet.</p>
+		<p class="mt-4"><a class="act act-main" href="/g/{data.garden.slug}/stock/new">Add a stock plant</a></p>
+	{:else}
+		<div class="mt-6">
+			<EntryForm action="" submit="Struck" today={data.garden.today}>
+				<SelectField
+					label="From"
+					name="stock_id"
+					bind:value={stockId}
+					placeholder="Choose a stock plant"
+					items={data.stocks.map((s) => ({ value: s.id, name: s.name }))}
+				/>
+				{#if stock?.sentence}<p
+						class="border-l-4 {stock.refused ? 'border-madder text-madder' : 'border-catkin'} px-3"
+					>
+						{stock.sentence}
+					</p>{/if}
+				{#if stock && way}
+					<SelectField
+						label="Way"
+						name="way_id"
+						bind:value={wayId}
+						items={stock.ways.map((w) => ({
+							value: w.id,
+							name: w.open ? w.name : `${w.name} (its window is shut)`
+						}))}
+						hint="This plant gives about {way.gives} that way now."
+					/>
+					{#key stockId + way.id}
+						<StrikeFields
+							count={Math.max(1, Math.min(way.gives, 12))}
+							places={data.places}
+							placeId={null}
+							{way}
+							pieces={['piece', 'pieces']}
+						/>
+					{/key}
+				{/if}
+			</EntryForm>
+		</div>
+	{/if}
+</div>

@@ -1,0 +1,232 @@
+<script lang="ts">
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import {
+		sayLength,
+		sayLengthRange,
+		sayTemperature,
+		inchesFromCm,
+		toFahrenheit,
+		zoneOf
+	} from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import MonthRow from '$lib/ui/MonthRow.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import YearBar from '$lib/ui/YearBar.svelte';
+	import { money, STAGE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const k = $derived(data.kind);
+	const units = $derived(data.garden.units);
+	let path = $state('hardiness_c');
+	const figure = $derived(data.figures.find((f) => f.path === path) ?? data.figures[0]!);
+	const shown = (v: number, unit: string) =>
+		Number(
+			(unit === '°C' && units.temperature === 'F'
+				? toFahrenheit(v)
+				: unit === 'cm' && units.length === 'us'
+					? inchesFromCm(v)
+					: v
+			).toFixed(2)
+		);
+	const unitOf = (unit: string) =>
+		unit === '°C' && units.temperature === 'F'
+			? '°F'
+			: unit === 'cm' && units.length === 'us'
+				? 'in'
+				: unit === 'money'
+					? data.garden.currency
+					: unit;
+	const wayName = (id: string | null) => (id ? `${data.ways.find((w) => w.id === id)?.name}: ` : '');
+	const own = $derived(data.figures.filter((f) => f.own !== null));
+</script>
+
+<svelte:head><title>{k.common} · Handbook</title></svelte:head>
+<p class="note"><a href="{base}/handbook">Handbook</a></p>
+<div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
+	<div>
+		<h1>{k.common}</h1>
+		<p class="text-lg italic">
+			{k.botanical}{#if k.trade}<span class="not-italic">, sold as {k.trade}</span>{/if}
+		</p>
+		<p class="text-faded">{k.stands_for}</p>
+	</div>
+	<p class="flex flex-wrap gap-3">
+		<a class="act act-main" href="{base}/wants/new?kind={k.id}">I want some</a><a
+			class="act"
+			href="{base}/stock/new?kind={k.id}">I have one</a
+		>
+	</p>
+</div>
+<dl class="mt-4 grid gap-x-8 gap-y-3 sm:grid-cols-4">
+	<div>
+		<dt class="note">Bears cold down to</dt>
+		<dd class="text-lg font-semibold">
+			{sayTemperature(k.hardiness_c.v, units)}, zone {zoneOf(k.hardiness_c.v).zone}
+		</dd>
+	</div>
+	<div>
+		<dt class="note">Grows to</dt>
+		<dd class="text-lg font-semibold">
+			{sayLength(k.size.height_cm, units)} tall, {sayLength(k.size.spread_cm, units)} wide
+		</dd>
+	</div>
+	<div>
+		<dt class="note">Spacing</dt>
+		<dd class="text-lg font-semibold">{sayLength(k.size.spacing_cm, units)}</dd>
+	</div>
+	<div>
+		<dt class="note">One bought</dt>
+		<dd class="text-lg font-semibold">about {money(k.price.v, data.garden.currency)}</dd>
+	</div>
+</dl>
+{#each k.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
+		<strong>{h.what}:</strong>
+		{h.say}
+	</p>{/each}
+<p class="mt-3 border-l-4 border-rule px-3">
+	<strong
+		>{k.protection.status === 'free'
+			? 'Not protected.'
+			: k.protection.status === 'protected'
+				? 'Protected.'
+				: 'May be protected.'}</strong
+	>
+	{k.protection.say}
+</p>
+<p class="mt-3">
+	<strong>Winter:</strong>
+	{k.winter.say}
+	{#if k.winter.limit_c > -5}In growth it bears nights of {sayTemperature(k.winter.limit_c, units)}.{/if}
+</p>
+{#if k.winter.shelters.length > 1 || k.winter.shelters[0]?.in !== 'ground'}
+	<ul class="mt-1 list-disc pl-6">
+		{#each k.winter.shelters as s (s.in)}<li>
+				{s.in.replace('_', ' ')}: about {Math.round(s.chance * 10)} in 10 come through. {s.say}
+			</li>{/each}
+	</ul>
+{/if}
+
+{#each data.ways as w (w.id)}
+	<section class="mt-8 border-t border-ink pt-4">
+		<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
+			<div>
+				<h2>{w.name}</h2>
+				<p class="note">{w.window}</p>
+				{#if w.open[0]}<p class="mt-1">
+						{#if w.open[0].from <= data.day}Open until <strong>{sayDate(isoOf(w.open[0].to))}</strong
+							>{:else}Opens <strong>{sayDate(isoOf(w.open[0].from))}</strong>, shuts {sayDate(
+								isoOf(w.open[0].to)
+							)}{/if}{#if w.open[0].sd}<span class="note">, give or take {w.open[0].sd} days</span>{/if}.
+					</p>{/if}
+			</div>
+			<div>
+				<MonthRow from={data.from} /><YearBar
+					from={data.from}
+					day={data.day}
+					open={w.open}
+					label="Window of {w.name}"
+				/>
+			</div>
+		</div>
+		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr]">
+			<div>
+				<p>
+					{w.profile.piece.say}{w.profile.piece.cm
+						? `, ${sayLengthRange(w.profile.piece.cm[0], w.profile.piece.cm[1], units)}`
+						: ''}.
+				</p>
+				<p class="mt-1">
+					Medium: {w.profile.medium}. Cover: {w.profile.cover}. Hormone: {w.profile.hormone}.
+				</p>
+				<p class="mt-1">
+					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {w.profile.gives.n}
+					{w.pieces[1]}{w.profile.gives.uses_up
+						? ' and is used up'
+						: `, again after ${w.profile.gives.recover_days} days`}.
+				</p>
+				{#each w.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
+				<ol class="mt-2 list-decimal space-y-1 pl-5">
+					{#each w.how as step (step)}<li>{step}</li>{/each}
+				</ol>
+				<p class="mt-2"><strong>Signs:</strong> {w.signs} <strong>Then:</strong> {w.profile.then}</p>
+				{#each w.schools as s (s.id)}
+					<details class="border-b border-rule">
+						<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+						<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
+					</details>
+				{/each}
+			</div>
+			<div>
+				<table class="w-full">
+					<thead
+						><tr class="border-b border-ink"
+							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 10 pass</th><th
+								class="pr-3">Here</th
+							><th class="pr-3">In</th><th>Source</th></tr
+						></thead
+					>
+					<tbody>
+						{#each w.stages as s (s.to)}
+							<tr class="border-b border-rule align-top">
+								<td class="py-1.5 pr-3 font-semibold">{STAGE_WORDS[s.to]}</td>
+								<td class="pr-3 whitespace-nowrap"
+									>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td
+								>
+								<td class="pr-3">{(s.chance * 10).toFixed(1)}</td>
+								<td class="pr-3">{s.counted ? `${(s.own * 10).toFixed(1)}, ${s.counted} counted` : '–'}</td>
+								<td class="pr-3">{s.container}</td>
+								<td class="note">{data.sources[s.src]}</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
+		</div>
+	</section>
+{/each}
+
+<section class="mt-10 border-t border-ink pt-4">
+	<h2>Your own figures</h2>
+	<p class="text-faded">Every figure can be replaced for this garden. Plans and odds then use yours.</p>
+	{#if own.length}
+		<ul class="ruled mt-3 max-w-2xl">
+			{#each own as f (f.path)}
+				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
+					<span
+						>{wayName(f.way)}{f.label}: <strong>{shown(f.own!, f.unit)} {unitOf(f.unit)}</strong>
+						<span class="note">(handbook: {shown(f.value, f.unit)})</span></span
+					>
+					<EntryForm
+						action="?/clear"
+						submit="Handbook’s again"
+						today={data.garden.today}
+						dated={false}
+						noted={false}
+						quiet><input type="hidden" name="path" value={f.path} /></EntryForm
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	<div class="mt-4 max-w-xl">
+		<EntryForm action="?/set" submit="Use mine" today={data.garden.today} dated={false} quiet>
+			<SelectField
+				label="Figure"
+				name="path"
+				bind:value={path}
+				items={data.figures.map((f) => ({ value: f.path, name: `${wayName(f.way)}${f.label}` }))}
+			/>
+			<input type="hidden" name="unit" value={figure.unit} />
+			{#key path}<Field
+					label="Your value"
+					name="value"
+					value={String(shown(figure.own ?? figure.value, figure.unit))}
+					unit={unitOf(figure.unit)}
+					numeric
+					hint="Handbook: {shown(figure.value, figure.unit)}, {data.sources[figure.src]}."
+				/>{/key}
+		</EntryForm>
+	</div>
+</section>

@@ -1,0 +1,121 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { v7 as uuidv7 } from 'uuid';
+	import { Table, TableBody, TableBodyCell, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
+	import { sayDate } from '$lib/core/dates.js';
+	import { ENTRY_WORDS } from '$lib/core/ledger/entries.js';
+	import Field from '$lib/ui/Field.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { tell } from '$lib/ui/toast.svelte.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const filtered = $derived(Object.values(data.filter).some(Boolean));
+	const PATH = { batch: 'bench', stock: 'stock', want: 'wants' } as const;
+	const link = (e: { subject: string; subjectId: string }) =>
+		e.subject in PATH ? `${base}/${PATH[e.subject as keyof typeof PATH]}/${e.subjectId}` : null;
+	const withParam = (name: string, value: string | null) => {
+		const url = new URL(page.url);
+		if (value) url.searchParams.set(name, value);
+		else url.searchParams.delete(name);
+		return url.pathname + url.search;
+	};
+	const kindItems = [
+		{ value: '', name: 'all that is logged' },
+		...Object.entries(ENTRY_WORDS).map(([value, name]) => ({ value, name }))
+	];
+
+	async function undo(entryId: string) {
+		const answer = await fetch(`${base}/undo`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ entryId, undoId: uuidv7() })
+		}).catch(() => null);
+		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
+		tell({
+			entryId: null,
+			sentence: answer?.ok
+				? 'Undone.'
+				: (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
+		});
+		await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>Ledger · {data.garden.name}</title></svelte:head>
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>What happened</h1>
+		<p class="text-faded">
+			Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.
+		</p>
+	</div>
+	<a class="act" href="{base}/ledger/ledger.csv{page.url.search}" download>As CSV</a>
+</div>
+
+<form
+	class="mt-5 grid items-end gap-3 border-y border-ink py-4 sm:grid-cols-[1.6fr_1fr_1fr_auto_auto_auto]"
+	method="GET"
+	onsubmit={(e) => {
+		e.preventDefault();
+		const form = new FormData(e.currentTarget);
+		const search = new URLSearchParams();
+		for (const [name, value] of form) if (typeof value === 'string' && value) search.set(name, value);
+		void goto(`?${search}`, { keepFocus: true, noScroll: true });
+	}}
+>
+	<Field label="Words" name="q" type="search" value={data.filter.q} placeholder="code, kind, place, note" />
+	<SelectField label="What" name="kind" value={data.filter.kind} items={kindItems} />
+	<SelectField
+		label="Kind of plant"
+		name="plant"
+		value={data.filter.plant}
+		items={[{ value: '', name: 'all kinds' }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
+	/>
+	<Field label="From" name="from" type="date" value={data.filter.from} />
+	<Field label="To" name="to" type="date" value={data.filter.to} />
+	<button class="act act-main">Find</button>
+</form>
+{#if filtered}<p class="mt-2"><a href="{base}/ledger">Show all again</a></p>{/if}
+
+{#if data.rows.length === 0}
+	<p class="mt-8">{filtered ? 'Nothing in the ledger fits that.' : 'Nothing logged yet.'}</p>
+{:else}
+	<Table class="mt-4 w-full text-base text-ink" divClass="relative">
+		<TableHead class="bg-transparent text-note normal-case">
+			<TableHeadCell class="w-32 px-2 py-2">Day</TableHeadCell>
+			<TableHeadCell class="px-2 py-2">Entry</TableHeadCell>
+			<TableHeadCell class="w-20 px-2 py-2"><span class="sr-only">Undo</span></TableHeadCell>
+		</TableHead>
+		<TableBody>
+			{#each data.rows as e (e.id)}
+				<TableBodyRow class="border-rule bg-transparent align-top">
+					<TableBodyCell class="px-2 py-2 font-normal whitespace-nowrap text-faded"
+						>{sayDate(e.on)}</TableBodyCell
+					>
+					<TableBodyCell class="px-2 py-2 font-normal wrap-anywhere whitespace-normal">
+						<span class={e.undone ? 'text-faded line-through' : ''}
+							>{#if link(e)}<a class="hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span
+						>
+						{#if e.undone}<span class="note"> undone</span>{/if}
+						{#if e.note}<span class="note block max-w-prose whitespace-pre-wrap" dir="auto"
+								>{e.note.length > 400 ? `${e.note.slice(0, 400)} …` : e.note}</span
+							>{/if}
+					</TableBodyCell>
+					<TableBodyCell class="px-2 py-0 text-right">
+						{#if !e.undone}<button
+								class="min-h-11 px-2 font-normal text-leaf underline underline-offset-4"
+								aria-label="Undo: {e.line}"
+								onclick={() => undo(e.id)}>Undo</button
+							>{/if}
+					</TableBodyCell>
+				</TableBodyRow>
+			{/each}
+		</TableBody>
+	</Table>
+	<nav class="mt-4 flex gap-3" aria-label="Pages">
+		{#if !data.first}<a class="act" href={withParam('after', null)}>Newest</a>{/if}
+		{#if data.next}<a class="act" href={withParam('after', data.next)}>Older</a>{/if}
+	</nav>
+{/if}

@@ -1,0 +1,53 @@
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+import { kindsOf } from '$lib/server/context.js';
+import { database } from '$lib/server/db.js';
+import { gardenOr404, guarded } from '$lib/server/forms.js';
+import * as state from '$lib/server/store/state.js';
+import { botanicalName } from '$lib/core/handbook/schema.js';
+
+const SCREENS = ['Round', 'Wants', 'Stock', 'Bench', 'Ledger', 'Handbook'];
+
+export const GET: RequestHandler = async ({ params }) => {
+	const garden = await gardenOr404(params.garden);
+	const base = `/g/${garden.slug}`;
+	return guarded(async () => {
+		const db = database();
+		const [kinds, stocks, wants, batches] = await Promise.all([
+			kindsOf(garden.id),
+			state.stocks(db, garden.id),
+			state.wants(db, garden.id),
+			state.batches(db, garden.id)
+		]);
+		const name = (id: string) => kinds.get(id)?.common ?? id;
+		const items = [
+			...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),
+			{ title: 'Garden settings and places', what: 'screen', href: `${base}/settings` },
+			...batches.map((b) => ({
+				title: `${b.code} ${name(b.kindId)}`,
+				what: `batch, ${b.status}`,
+				href: `${base}/bench/${b.id}`
+			})),
+			...stocks
+				.filter((s) => !s.gone_on)
+				.map((s) => ({
+					title: [name(s.kind_id), s.label].filter(Boolean).join(', '),
+					what: 'stock',
+					href: `${base}/stock/${s.id}`
+				})),
+			...wants
+				.filter((w) => !w.dropped_on)
+				.map((w) => ({
+					title: `${w.target} ${name(w.kind_id)}${w.label ? `, ${w.label}` : ''}`,
+					what: 'want',
+					href: `${base}/wants/${w.id}`
+				})),
+			...[...kinds.values()].map((k) => ({
+				title: `${k.common} (${botanicalName(k)})`,
+				what: 'handbook',
+				href: `${base}/handbook/${k.id}`
+			}))
+		];
+		return json({ items: items.map((item, i) => ({ id: String(i), ...item })) });
+	});
+};

@@ -1,0 +1,98 @@
+import tzLookup from '@photostructure/tz-lookup';
+import type { Actions, PageServerLoad } from './$types';
+import { v7 as uuidv7 } from 'uuid';
+import { z } from 'zod';
+import { database } from '$lib/server/db.js';
+import { Fields, frameOf, gardenOr404, guarded, recordForm, refused } from '$lib/server/forms.js';
+import { gardenFields } from '$lib/server/gardenForm.js';
+import { entriesOf } from '$lib/server/store/entries.js';
+import * as state from '$lib/server/store/state.js';
+import { M2_PER_SQUARE_FOOT } from '$lib/core/units/index.js';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const garden = await gardenOr404(params.garden);
+	return guarded(async () => ({
+		settings: garden.data,
+		// A saved form starts afresh from what was saved.
+		version: (await entriesOf(database(), garden.id, 'garden', garden.id)).length,
+		year: Number(garden.today.slice(0, 4)),
+		places: (await state.places(database(), garden.id)).filter((p) => !p.closed)
+	}));
+};
+
+export const actions: Actions = {
+	garden: async ({ params, request, locals }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		const data = gardenFields(f);
+		if (!data.ok) return refused(data.problem);
+		const { latitude, longitude } = data.value as { latitude: number; longitude: number };
+		const inRange = Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180;
+		return recordForm(
+			garden,
+			locals.actor,
+			[
+				{
+					...frameOf(f, garden),
+					on: garden.today,
+					kind: 'garden.set',
+					subjectId: garden.id,
+					data: { ...data.value, time_zone: inRange ? tzLookup(latitude, longitude) : garden.data.time_zone }
+				}
+			],
+			'Saved. All windows and odds move with it.'
+		);
+	},
+	place: async ({ params, request, locals }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		const frame = frameOf(f, garden);
+		const room = f.number('room');
+		const asked = f.text('place');
+		return recordForm(
+			garden,
+			locals.actor,
+			[
+				{
+					...frame,
+					on: garden.today,
+					kind: 'place.set',
+					subjectId: z.uuid().safeParse(asked).success
+						? asked
+						: z.uuid().safeParse(frame.id).success
+							? frame.id
+							: uuidv7(),
+					data: {
+						name: f.text('name'),
+						kind: f.text('kind'),
+						light: f.text('light'),
+						low_c: f.celsius('low', garden.units),
+						high_c: f.celsius('high', garden.units),
+						room_cm2:
+							room === null ? null : room * (garden.units.length === 'us' ? M2_PER_SQUARE_FOOT : 1) * 10_000,
+						walk: f.number('walk') ?? Number.NaN
+					}
+				}
+			],
+			'Place saved.'
+		);
+	},
+	close: async ({ params, request, locals }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		return recordForm(
+			garden,
+			locals.actor,
+			[
+				{
+					...frameOf(f, garden),
+					on: garden.today,
+					kind: 'place.closed',
+					subjectId: f.text('place'),
+					data: {}
+				}
+			],
+			'Place closed.'
+		);
+	}
+};

@@ -1,0 +1,139 @@
+<script lang="ts">
+	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
+	import { M2_PER_SQUARE_FOOT, sayArea, sayTemperature, toFahrenheit } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import GardenFields from '$lib/ui/GardenFields.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import { PLACE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const units = $derived(data.garden.units);
+	type Place = PageData['places'][number];
+	let editing = $state<Place | 'new' | null>(null);
+	const edited = $derived(editing && editing !== 'new' ? editing : null);
+	const LIGHT = ['dark', 'shade', 'part', 'bright', 'sun'].map((v) => ({
+		value: v,
+		name: v === 'part' ? 'part shade' : v === 'sun' ? 'full sun' : v
+	}));
+	const t = (c: number | null | undefined) =>
+		c === null || c === undefined ? '' : String(Math.round(units.temperature === 'F' ? toFahrenheit(c) : c));
+	const room = (cm2: number | null | undefined) =>
+		cm2 === null || cm2 === undefined
+			? ''
+			: String(Number((cm2 / 10_000 / (units.length === 'us' ? M2_PER_SQUARE_FOOT : 1)).toFixed(2)));
+	let walk = $state(0);
+	function edit(p: Place | 'new') {
+		editing = p;
+		walk = p === 'new' ? data.places.length + 1 : p.walk;
+	}
+</script>
+
+<svelte:head><title>Garden settings · {data.garden.name}</title></svelte:head>
+<div class="grid gap-12 lg:grid-cols-2">
+	<section>
+		<h1>The garden</h1>
+		<p class="note">Time zone {data.settings.time_zone}, from the position.</p>
+		<div class="mt-4">
+			{#key data.version}
+				<EntryForm action="?/garden" submit="Save" today={data.garden.today} dated={false} noted={false}>
+					<GardenFields start={data.settings} year={data.year} />
+				</EntryForm>
+			{/key}
+		</div>
+	</section>
+	<section>
+		<h2 class="text-2xl">Places, in the order you walk</h2>
+		<ul class="ruled mt-3 border-y border-ink">
+			{#each data.places as p (p.id)}
+				<li class="flex items-center justify-between gap-4 py-2">
+					<div>
+						<p class="font-semibold">{p.walk}. {p.name}</p>
+						<p class="note">
+							{PLACE_WORDS[p.kind]}, {p.light}{p.low_c !== null || p.high_c !== null
+								? `, ${p.low_c === null ? '' : sayTemperature(p.low_c, units)} to ${p.high_c === null ? '' : sayTemperature(p.high_c, units)}`
+								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
+						</p>
+					</div>
+					<button class="act" onclick={() => edit(p)}>Change</button>
+				</li>
+			{/each}
+		</ul>
+		<button class="act mt-3" onclick={() => edit('new')}>Add a place</button>
+		{#if editing}
+			<div class="mt-4 border-t-4 border-catkin bg-pane p-4">
+				<h3 class="mb-3">{edited ? edited.name : 'A new place'}</h3>
+				{#key edited?.id ?? 'new'}
+					<EntryForm
+						action="?/place"
+						submit="Save the place"
+						today={data.garden.today}
+						dated={false}
+						noted={false}
+						ondone={() => (editing = null)}
+					>
+						{#if edited}<input type="hidden" name="place" value={edited.id} />{/if}
+						<Field label="Name" name="name" value={edited?.name ?? ''} maxlength={80} />
+						<div class="grid gap-4 sm:grid-cols-2">
+							<SelectField
+								label="What it is"
+								name="kind"
+								value={edited?.kind ?? 'bed'}
+								items={PLACE_KINDS.map((k) => ({ value: k, name: PLACE_WORDS[k] }))}
+							/>
+							<SelectField label="Light" name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
+							<Field
+								label="Lowest it gets"
+								name="low"
+								value={t(edited?.low_c)}
+								unit="°{units.temperature}"
+								numeric
+								hint="Blank outdoors."
+							/>
+							<Field
+								label="Highest"
+								name="high"
+								value={t(edited?.high_c)}
+								unit="°{units.temperature}"
+								numeric
+							/>
+							<Field
+								label="Room for pots"
+								name="room"
+								value={room(edited?.room_cm2)}
+								unit={units.length === 'us' ? 'sq ft' : 'm²'}
+								numeric
+							/>
+							<Stepper label="Order of the walk" name="walk" bind:value={walk} max={999} />
+						</div>
+					</EntryForm>
+					{#if edited}
+						<div class="mt-3">
+							<EntryForm
+								action="?/close"
+								submit="Close this place"
+								today={data.garden.today}
+								dated={false}
+								noted={false}
+								quiet
+								ondone={() => (editing = null)}
+								><input type="hidden" name="place" value={edited.id} /></EntryForm
+							>
+						</div>
+					{/if}
+				{/key}
+			</div>
+		{/if}
+		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
+		<ul class="ruled mt-2">
+			{#each data.gardens as g (g.slug)}<li class="py-2">
+					<a href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
+				</li>{/each}
+		</ul>
+		<p class="mt-3"><a class="act" href="/new">Add a garden</a></p>
+		{#if data.canSignOut}<form method="POST" action="/sign-in?/out" class="mt-6">
+				<button class="act">Sign out</button>
+			</form>{/if}
+	</section>
+</div>

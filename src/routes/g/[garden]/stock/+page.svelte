@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayLength } from '$lib/core/units/index.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+</script>
+
+<svelte:head><title>Stock · {data.garden.name}</title></svelte:head>
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>What you have to take from{data.isToday ? '' : `, on ${sayDate(data.viewed)}`}</h1>
+		<p class="text-faded">How many pieces each plant can give, by the ways whose window is open.</p>
+	</div>
+	<a class="act act-main" href="{base}/stock/new">Add a stock plant</a>
+</div>
+{#if data.stocks.length === 0}
+	<p class="mt-10 max-w-xl border-t border-ink pt-6">
+		No stock yet. Add a healthy plant of yours: the handbook reckons what it can give.
+	</p>
+{/if}
+<ul class="mt-6 border-t border-ink">
+	{#each data.stocks as s (s.id)}
+		{@const open = s.gives.filter((g) => g.open)}
+		<li class="border-b border-rule">
+			<a href="{base}/stock/{s.id}" class="grid gap-x-6 gap-y-1 py-4 hover:bg-pane sm:grid-cols-[1fr_1.3fr]">
+				<div>
+					<p class="text-lg leading-tight font-semibold">{s.kindName}{s.label ? `, ${s.label}` : ''}</p>
+					<p class="note">
+						{s.count > 1 ? `${s.count} alike · ` : ''}{s.placeName || 'no place given'} · {s.condition}{s.size_cm
+							? ` · ${sayLength(s.size_cm, data.garden.units)} ${s.measure === 'height' ? 'tall' : 'across'}`
+							: ''}
+					</p>
+					{#if s.may.may !== 'yes'}<p class="note">
+							<strong class={s.may.may === 'no' ? 'text-madder' : 'text-catkin-deep'}
+								>{s.may.may === 'no' ? 'May not be multiplied.' : 'Look at the label first.'}</strong
+							>
+						</p>{/if}
+				</div>
+				<ul>
+					{#each open as g (g.wayId)}
+						<li>
+							<span class="font-head text-2xl font-semibold">{g.now}</span>
+							<span>{g.wayName}{g.now === 1 ? '' : 's'} now</span>
+							<span class="note"
+								>{g.fullAgainOn
+									? `of ${g.full}; all again ${sayDate(g.fullAgainOn)}`
+									: `until ${sayDate(g.closesOn!)}`}</span
+							>
+						</li>
+					{/each}
+					{#if open.length === 0}
+						<li class="text-faded">
+							Nothing now. {#each s.gives.filter((g) => g.opensOn).slice(0, 1) as g (g.wayId)}Next: {g.full} by
+								{g.wayName}, from {sayDate(g.opensOn!)}.{/each}
+						</li>
+					{/if}
+				</ul>
+			</a>
+		</li>
+	{/each}
+</ul>

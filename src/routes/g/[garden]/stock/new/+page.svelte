@@ -1,0 +1,50 @@
+<script lang="ts">
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import StockFields from '$lib/ui/StockFields.svelte';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	let kindId = $state('');
+	$effect.pre(() => {
+		kindId = data.kind;
+	});
+	const kind = $derived(data.kinds.find((k) => k.id === kindId));
+	const blank = $derived({
+		place_id: null,
+		label: '',
+		count: 1,
+		size_cm: null,
+		age_years: null,
+		condition: 'strong',
+		protection: kind?.protection.status ?? 'unknown',
+		protected_until: null
+	});
+</script>
+
+<svelte:head><title>A stock plant · {data.garden.name}</title></svelte:head>
+<div class="max-w-xl">
+	<h1>A plant that can give material</h1>
+	<p class="mt-1 text-faded">
+		Take only from healthy plants: look under the leaves and at the root ball first.
+	</p>
+	<div class="mt-6">
+		<EntryForm action="" submit="Add it" today={data.garden.today} dated={false}>
+			<SelectField
+				label="Kind"
+				name="kind_id"
+				bind:value={kindId}
+				placeholder="Choose a kind"
+				items={data.kinds.map((k) => ({ value: k.id, name: `${k.name} (${k.species})` }))}
+			/>
+			{#key kindId}
+				<StockFields
+					units={data.garden.units}
+					places={data.places}
+					measure={kind?.measure ?? 'height'}
+					at={blank}
+				/>
+			{/key}
+			{#if kind}<p class="note">{kind.protection.say}</p>{/if}
+		</EntryForm>
+	</div>
+</div>

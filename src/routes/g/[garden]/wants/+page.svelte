@@ -1,0 +1,77 @@
+<script lang="ts">
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayOdds } from '$lib/core/odds/words.js';
+	import OddsSketch from '$lib/ui/OddsSketch.svelte';
+	import StandingMark from '$lib/ui/StandingMark.svelte';
+	import { PURPOSE_WORDS, STAGE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const trouble = $derived(data.wants.filter((w) => !['in hand', 'met'].includes(w.standing)).length);
+</script>
+
+<svelte:head><title>Wants · {data.garden.name}</title></svelte:head>
+
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>What you want, and whether you will get it</h1>
+		{#if data.wants.length}<p class="text-faded">
+				{trouble === 0
+					? 'All in hand.'
+					: `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
+			</p>{/if}
+	</div>
+	<a class="act act-main" href="{base}/wants/new">Say what you want</a>
+</div>
+
+{#if data.wants.length === 0}
+	<p class="mt-10 max-w-xl border-t border-ink pt-6">
+		Nothing is wanted yet. Say how many of what should stand where, and by when: the plan tells how many
+		pieces to strike, when, and with what odds.
+	</p>
+{/if}
+
+<ul class="mt-6 border-t border-ink">
+	{#each data.wants as want (want.id)}
+		<li class="border-b border-rule">
+			<a
+				href="{base}/wants/{want.id}"
+				class="grid items-center gap-x-6 gap-y-2 py-4 hover:bg-pane sm:grid-cols-[1fr_13rem_14rem]"
+			>
+				<div>
+					<p class="text-lg leading-tight font-semibold">
+						<span class="font-head text-2xl">{want.target}</span>
+						{want.kindName}
+					</p>
+					<p class="note">
+						{want.label || PURPOSE_WORDS[want.purpose]}{want.placeId && data.placeNames[want.placeId]
+							? `, ${data.placeNames[want.placeId]}`
+							: ''} · by {sayDate(want.due)}
+					</p>
+					{#if want.hinge}<p class="note">
+							Hangs most on {want.hinge.code}: {STAGE_WORDS[want.hinge.stage]}.
+						</p>{/if}
+				</div>
+				<div>
+					<StandingMark word={want.standing} />
+					{#if want.standing !== 'no plan' && want.standing !== 'met'}
+						<p class="font-head text-xl leading-tight font-semibold">{sayOdds(want.odds)}</p>
+					{/if}
+					<p class="note">
+						{#if want.planted}{want.planted} planted.{/if}
+						{#if want.growing}{want.growing} growing.{/if}
+						{#if want.planned}{want.planned} planned.{/if}
+						{#if want.standing === 'no plan'}Nothing planned or growing.{/if}
+					</p>
+				</div>
+				<div class="hidden sm:block">
+					{#if want.pmf.length > 1 && want.standing !== 'met'}<OddsSketch
+							pmf={want.pmf}
+							target={want.target}
+							height={44}
+						/>{/if}
+				</div>
+			</a>
+		</li>
+	{/each}
+</ul>

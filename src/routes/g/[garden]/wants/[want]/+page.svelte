@@ -1,0 +1,383 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayMinutes, sayVolume } from '$lib/core/units/index.js';
+	import Chart from '$lib/ui/Chart.svelte';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import OddsSketch from '$lib/ui/OddsSketch.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import StandingMark from '$lib/ui/StandingMark.svelte';
+	import { money, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+
+	const base = $derived(`/g/${data.garden.slug}`);
+	const want = $derived(data.want);
+	const p = $derived(data.planned);
+	const feasible = $derived(p?.plan?.ways.filter((w) => w.best) ?? []);
+	const tooLate = $derived(p?.plan !== null && p?.plan !== undefined && feasible.length === 0);
+	const instead = $derived.by(() => {
+		if (!tooLate || !p?.plan) return null;
+		const most = [...p.plan.ways]
+			.filter((w) => w.fallback)
+			.sort(
+				(a, b) =>
+					b.fallback!.probability - a.fallback!.probability || b.fallback!.usually - a.fallback!.usually
+			)[0];
+		const soonest = [...p.plan.ways]
+			.filter((w) => w.earliest)
+			.sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
+		return { most, soonest };
+	});
+	const iso = (day: number) => isoOf(day);
+	const currency = $derived(data.garden.currency);
+
+	type W = NonNullable<NonNullable<PageData['planned']>['plan']>['ways'][number];
+	const curve = (w: W) => ({
+		grid: { left: 44, right: 16, top: 28, bottom: 28 },
+		legend: { top: 0, right: 0, itemHeight: 8 },
+		tooltip: { trigger: 'axis' },
+		xAxis: { type: 'time' },
+		yAxis: { type: 'value', name: w.pieces[1], min: 0, minInterval: 1 },
+		series: [
+			{
+				name: 'to strike',
+				type: 'line',
+				showSymbol: false,
+				step: 'end',
+				lineStyle: { width: 3 },
+				data: w.curve.map((c) => [iso(c.on), c.strike])
+			},
+			{
+				name: 'the stock can give',
+				type: 'line',
+				showSymbol: false,
+				lineStyle: { width: 2, type: 'dashed' },
+				data: w.curve.map((c) => [iso(c.on), c.canGive])
+			}
+		]
+	});
+	let shownCurve = $state<string | null>(null);
+</script>
+
+<svelte:head><title>{want.target} {want.kindName} · {data.garden.name}</title></svelte:head>
+
+<p class="note"><a href="{base}/wants">Wants</a></p>
+<div class="mt-1 grid gap-6 border-b border-ink pb-6 md:grid-cols-[1fr_auto]">
+	<div>
+		<h1>{want.target} {want.kindName}{want.label ? `, ${want.label}` : ''}</h1>
+		<p class="text-faded">
+			{PURPOSE_WORDS[want.purpose]}{data.placeName ? ` · ${data.placeName}` : ''} · by {sayDate(want.due)} · as
+			sure as {Math.round(want.confidence * 100)} times in 100
+		</p>
+		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
+		{#if want.batches.length}
+			<p class="mt-1 max-w-prose text-lg">
+				As things stand you get {want.target} or more <strong>{sayOdds(want.odds)}</strong>; usually {want
+					.quantiles.p50}, and 9 times in 10 between {want.quantiles.p05} and {want.quantiles.p95}.
+				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
+			</p>
+			{#if want.ready}<p class="note mt-1">
+					In the ground about {sayDate(want.ready.usual)}; quick {sayDate(want.ready.quick)}, slow {sayDate(
+						want.ready.slow
+					)}.
+				</p>{/if}
+			{#if want.hinge}<p class="note">
+					It hangs most on <a href="{base}/bench/{want.hinge.batchId}">{want.hinge.code}</a>: {STAGE_WORDS[
+						want.hinge.stage
+					]}.
+				</p>{/if}
+		{/if}
+	</div>
+	{#if want.pmf.length > 1 && want.standing !== 'met'}<div>
+			<OddsSketch pmf={want.pmf} target={want.target} width={300} height={90} />
+		</div>{/if}
+</div>
+
+{#if want.batches.length}
+	<section class="border-b border-rule py-5">
+		<h2>Its batches</h2>
+		<ul class="ruled mt-2">
+			{#each want.batches as b (b.id)}
+				<li>
+					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane">
+						<span class="border border-ink px-1.5 font-mono">{b.code}</span>
+						<span
+							>{b.status === 'planned'
+								? `${b.planned} planned for ${sayDate(b.on)}`
+								: `${b.struck} struck ${sayDate(b.on)}, ${b.inHand} in hand`}</span
+						>
+						{#if b.inTime < 0.95}<span class="text-madder">in time {sayOdds(b.inTime)}</span>{/if}
+					</a>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+{#if p}
+	<section class="py-6">
+		<div class="flex flex-wrap items-end justify-between gap-4">
+			<h2>{want.batches.length ? `Other ways to get all ${p.target}` : 'Ways to get there'}</h2>
+			{#if p.choices.length > 1}
+				<div class="w-72">
+					<SelectField
+						label="From this stock"
+						name="stock"
+						value={p.stockId ?? ''}
+						items={p.choices.map((c) => ({ value: c.id, name: c.label }))}
+					/>
+				</div>
+				<button
+					class="act"
+					onclick={() =>
+						goto(
+							`?stock=${(document.querySelector('select[name=stock]') as HTMLSelectElement | null)?.value ?? ''}`,
+							{ noScroll: true }
+						)}>Plan from it</button
+				>
+			{/if}
+		</div>
+
+		{#if p.why}
+			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
+				<p class="text-lg">{p.why}</p>
+				{#if p.choices.length === 0}
+					<p class="mt-3">
+						<a class="act act-main" href="{base}/stock/new?kind={data.kind.id}"
+							>Add stock of {data.kind.common}</a
+						>
+					</p>
+				{:else if p.stockId && p.choices.find((c) => c.id === p.stockId)?.refused}
+					<p class="mt-3">
+						<a class="act" href="{base}/stock/{p.stockId}">Record a licence or that the term has ended</a>
+					</p>
+				{/if}
+			</div>
+		{/if}
+		{#each p.choices.filter((c) => c.id === p.stockId && c.may.may === 'look') as c (c.id)}
+			<p class="mt-3 border-l-4 border-catkin px-3">{c.may.sentence}</p>
+		{/each}
+		{#if p.keep}
+			<p class="mt-3 max-w-prose">
+				{#if p.keep.shelter}
+					The parent in {p.keep.shelter.in === 'ground' ? 'the ground' : p.keep.shelter.in.replace('_', ' ')} comes
+					through {sayOdds(p.keep.parentAlone)}. {p.keep.shelter.say}
+					{#if p.keep.cuttingsMustGive === 0}That is as sure as you ask.{:else}To be as sure as you ask,
+						cuttings must bring one through {sayOdds(p.keep.cuttingsMustGive)} by themselves.{/if}
+				{:else}
+					None of your places shelters the parent, so all rests on cuttings. {data.kind.winterSays}
+				{/if}
+			</p>
+		{/if}
+
+		{#if p.plan?.lastSafe}
+			<p class="mt-3 text-lg">The last safe day to strike is <strong>{sayDate(p.plan.lastSafe)}</strong>.</p>
+		{/if}
+		{#if tooLate && instead}
+			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
+				<p class="text-lg font-semibold">By {sayDate(want.due)} this cannot be had as surely as you ask.</p>
+				<ul class="mt-2 list-disc pl-5">
+					{#if instead.most?.fallback}
+						<li>
+							The most that can be had by then: {instead.most.name}, {instead.most.fallback.strike} struck on {sayDate(
+								iso(instead.most.fallback.on)
+							)}, usually leave {Math.floor(instead.most.fallback.usually)}; all {p.target}
+							{sayOdds(instead.most.fallback.probability)}.
+						</li>
+					{/if}
+					{#if instead.soonest?.earliest}
+						<li>
+							As sure as you ask by {sayDate(iso(instead.soonest.earliest.ready))}: {instead.soonest.name}, {instead
+								.soonest.earliest.strike} struck on {sayDate(iso(instead.soonest.earliest.on))}.
+						</li>
+					{/if}
+					<li>
+						Bought, {p.target} would cost about {money(p.buying, currency)} (price per plant is a guess; set yours
+						in the <a href="{base}/handbook/{data.kind.id}">handbook</a>).
+					</li>
+				</ul>
+			</div>
+		{/if}
+
+		{#if p.plan}
+			<ol class="mt-5">
+				{#each p.plan.ways as w, i (w.wayId)}
+					<li class="border-t border-ink py-5">
+						{#if w.best}
+							<div class="grid gap-x-8 gap-y-4 md:grid-cols-[13rem_1fr]">
+								<div>
+									<p class="note">{i === 0 ? 'Least work' : 'Another way'}</p>
+									<h3>{w.name}</h3>
+									<p class="mt-2">
+										<span class="figure">{w.best.strike}</span> <span class="unit">{w.pieces[1]}</span>
+									</p>
+									<p class="font-semibold">
+										{w.best.flushes
+											.map(
+												(x) => `${w.best!.flushes.length > 1 ? `${x.pieces} on ` : ''}${sayDate(iso(x.on))}`
+											)
+											.join(', ')}
+									</p>
+								</div>
+								<div>
+									<p class="max-w-prose text-lg">
+										Take {w.best.strike}; <strong>{sayOdds(w.best.probability)}</strong> that leaves you {p.target}
+										or more by {sayDate(want.due)}. Usually {w.best.quantiles.p50}, 9 times in 10 between {w
+											.best.quantiles.p05} and {w.best.quantiles.p95}.
+									</p>
+									<p class="mt-1">
+										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(
+											iso(w.best.ready.quick),
+											iso(w.best.ready.slow)
+										)}).
+										{#if w.best.inTime < 1}In time {sayOdds(w.best.inTime)}.{/if}
+										{#if w.lastSafe !== null}Last safe day {sayDate(iso(w.lastSafe))}.{/if}
+										{#if !w.best.inBest}Outside the best weeks of its window, but in it.{/if}
+									</p>
+									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
+											<strong>Binds:</strong>
+											{bind.sentence}
+										</p>{/each}
+									<dl class="mt-3 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
+										<div>
+											<dt class="note">Work in all</dt>
+											<dd class="font-semibold">{sayMinutes(w.best.effort.minutes)}</dd>
+										</div>
+										<div>
+											<dt class="note">Most in a week</dt>
+											<dd class="font-semibold">{sayMinutes(w.best.effort.peakMinutesPerWeek)}</dd>
+										</div>
+										<div>
+											<dt class="note">Mix</dt>
+											<dd class="font-semibold">{sayVolume(w.best.effort.litres, data.garden.units)}</dd>
+										</div>
+										<div>
+											<dt class="note">Costs, against buying</dt>
+											<dd class="font-semibold">
+												{money(w.best.effort.cost, currency)}, {money(w.best.buying, currency)}
+											</dd>
+										</div>
+									</dl>
+									<details class="mt-3">
+										<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+											>Stage by stage, and how</summary
+										>
+										<div>
+											<table class="mt-2 w-full">
+												<thead
+													><tr class="border-b border-ink"
+														><th class="py-1 pr-3">Until</th><th class="pr-3">Pieces</th><th class="pr-3"
+															>In</th
+														><th class="pr-3">Room</th><th class="pr-3">Mix</th><th>About</th></tr
+													></thead
+												>
+												<tbody class="ruled">
+													{#each w.best.effort.stages as s (s.to)}
+														<tr class="border-b border-rule"
+															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3"
+																>{Math.round(s.entering)}</td
+															><td class="pr-3">{s.containers} × {s.container}</td><td class="pr-3"
+																>{(s.areaCm2 / 10_000).toFixed(2)} m²</td
+															><td class="pr-3">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
+															><td>{sayDate(iso(s.until))}</td></tr
+														>
+													{/each}
+												</tbody>
+											</table>
+										</div>
+										<p class="mt-3">
+											{w.piece.say}. Medium: {w.medium}. Cover: {w.cover}. Hormone: {w.hormone}.
+										</p>
+										<p class="note">Window: {w.window}.</p>
+										{#each w.cautions as caution (caution)}<p class="mt-1 text-madder">{caution}</p>{/each}
+									</details>
+									<div class="mt-3 flex flex-wrap gap-3">
+										<EntryForm
+											action="?/accept"
+											submit="Take this plan"
+											today={data.garden.today}
+											dated={false}
+											noted={false}
+											quiet={i > 0}
+										>
+											<input type="hidden" name="way_id" value={w.wayId} />
+											<input type="hidden" name="stock_id" value={p.stockId} />
+											<input type="hidden" name="flushes" value={JSON.stringify(w.best.flushes)} />
+										</EntryForm>
+										<button
+											class="act self-start"
+											aria-expanded={shownCurve === w.wayId}
+											onclick={() => (shownCurve = shownCurve === w.wayId ? null : w.wayId)}
+											>Other days</button
+										>
+									</div>
+									{#if shownCurve === w.wayId}
+										<div class="mt-4">
+											<Chart title="How many it takes, by the day you strike" option={curve(w)} />
+										</div>
+									{/if}
+								</div>
+							</div>
+						{:else}
+							<h3>{w.name}</h3>
+							<p class="mt-1">{w.why}</p>
+							{#if w.fallback}
+								<p class="note">
+									The most it can bring by then: usually {Math.floor(w.fallback.usually)} from {plural(
+										w.fallback.strike,
+										w.pieces
+									)} on {sayDate(iso(w.fallback.on))}; all {p.target}
+									{sayOdds(w.fallback.probability)}.
+								</p>
+								<div class="mt-2">
+									<EntryForm
+										action="?/accept"
+										submit="Plan that all the same"
+										today={data.garden.today}
+										dated={false}
+										noted={false}
+										quiet
+									>
+										<input type="hidden" name="way_id" value={w.wayId} />
+										<input type="hidden" name="stock_id" value={p.stockId} />
+										<input
+											type="hidden"
+											name="flushes"
+											value={JSON.stringify([{ on: w.fallback.on, pieces: w.fallback.strike }])}
+										/>
+									</EntryForm>
+								</div>
+							{/if}
+							<p class="note mt-1">Window: {w.window}.</p>
+						{/if}
+					</li>
+				{/each}
+			</ol>
+		{/if}
+	</section>
+	{#each data.kind.hazards as h (h.what)}
+		<p class="border-l-4 border-madder px-3"><strong>{h.what}:</strong> {h.say}</p>
+	{/each}
+	<details class="mt-8 border-t border-rule pt-2">
+		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+			>Not wanted any more</summary
+		>
+		<div class="max-w-md">
+			<EntryForm
+				action="?/drop"
+				submit="Drop this want"
+				today={data.garden.today}
+				dated={false}
+				noted={false}
+				quiet
+			>
+				<Field label="Why" name="why" />
+			</EntryForm>
+		</div>
+	</details>
+{:else}
+	<p class="py-6">Dropped. Undo it from the <a href="{base}/ledger">ledger</a> if that was a mistake.</p>
+{/if}

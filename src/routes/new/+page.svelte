@@ -1,0 +1,61 @@
+<script lang="ts">
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import GardenFields from '$lib/ui/GardenFields.svelte';
+	import { STARTING_PLACES } from '$lib/ui/startingPlaces.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const USUAL = new Set(['sill', 'bench', 'bed', 'nursery_row']);
+	const blank = {
+		name: '',
+		place: '',
+		latitude: null,
+		longitude: null,
+		height_m: 50,
+		units: 'metric' as const,
+		temperature: 'C' as const,
+		currency: 'EUR',
+		coldest_c: null,
+		last_frost: null,
+		first_frost: null,
+		minutes_per_week: 90,
+		away: [],
+		guessed: []
+	};
+</script>
+
+<svelte:head><title>A garden · Surculus</title></svelte:head>
+<main class="mx-auto max-w-2xl px-4 py-8">
+	<p class="font-head text-xl font-semibold">Surculus</p>
+	<h1 class="mt-4">Where is the garden?</h1>
+	<p class="mt-2 max-w-prose">
+		Say what you want standing where by when; get a dated plan that your plants, room, time and climate can
+		carry, with honest odds. First: where you are. Everything can be changed later.
+	</p>
+	<div class="mt-6">
+		<EntryForm action="" submit="Begin" today={data.today} dated={false} noted={false}>
+			<GardenFields start={blank} year={Number(data.today.slice(0, 4))} brief />
+			<fieldset class="border-t border-ink pt-3">
+				<legend class="float-left mb-2 w-full font-head text-xl font-semibold"
+					>Places you have for plants</legend
+				>
+				<div class="clear-both flex flex-wrap gap-2">
+					{#each STARTING_PLACES as p (p.kind)}
+						<label
+							class="act has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-catkin"
+						>
+							<input
+								type="checkbox"
+								name="places"
+								value={p.kind}
+								checked={USUAL.has(p.kind)}
+								class="sr-only"
+							/>{p.name}
+						</label>
+					{/each}
+				</div>
+				<p class="note mt-2">Rooms and temperatures start as usual figures; set yours under Garden.</p>
+			</fieldset>
+		</EntryForm>
+		{#if data.others}<p class="mt-6"><a href="/">Back to the garden you have</a></p>{/if}
+	</div>
+</main>
