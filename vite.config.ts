@@ -8,6 +8,7 @@ export default defineConfig({
 	test: {
 		include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
 		environment: 'node',
+		globalSetup: ['bin/testDatabase.ts'],
 		// Tests against the database share one server; each file makes its own database in it.
 		testTimeout: 30_000,
 		hookTimeout: 60_000

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { ROOT, run, say } from './lib.js';
 
 function newest(path: string): number {
-	if (!existsSync(path)) return 0;
+	if (!existsSync(path) || path.endsWith('.test.ts')) return 0;
 	const info = statSync(path);
 	if (!info.isDirectory()) return info.mtimeMs;
 	return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));

@@ -81,7 +81,7 @@ export async function startApp(
 	port: number,
 	host: string,
 	env: NodeJS.ProcessEnv,
-	output: 'inherit' | 'ignore' = 'inherit'
+	output: 'inherit' | 'ignore' | number = 'inherit'
 ): Promise<ChildProcess> {
 	const child = spawn(process.execPath, [join(ROOT, 'build', 'index.js')], {
 		cwd: ROOT,

@@ -1,6 +1,6 @@
 /** Runs Surculus: database, stand-ins, app; ends them in order on Ctrl-C. */
 import type { ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { buildIfStale } from './build.js';
@@ -100,11 +100,16 @@ async function main(): Promise<void> {
 		}
 		const standIns = await startStandIns();
 		children.push(...standIns.children);
-		const app = await startApp(port, host, {
+		// Requests are told in a file; the terminal stays quiet, with the address as its last line.
+		const logFile = join(home, 'app.log');
+		const env = {
 			DATABASE_URL: url,
 			SURCULUS_STAND_INS: standIns.addresses,
 			SURCULUS_PASSWORD: '',
 			...(password.length >= LEAST_PASSWORD ? { SURCULUS_PASSWORD_HASH: await hashPassword(password) } : {})
+		};
+		const app = await startApp(port, host, env, openSync(logFile, 'w')).catch((error: Error) => {
+			throw error instanceof Stop ? new Stop(error.message.replace('the lines above', logFile)) : error;
 		});
 		children.push(app);
 		app.once('exit', () => {

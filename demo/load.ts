@@ -7,8 +7,10 @@ import { gardenById } from '../src/lib/server/context.js';
 import { database } from '../src/lib/server/db.js';
 import { createGarden, record, undo } from '../src/lib/server/ledger.js';
 import type { Act } from '../src/lib/server/ledger.js';
+import * as state from '../src/lib/server/store/state.js';
 import { planWant } from '../src/lib/server/wants.js';
 import { addDays, isoOf } from '../src/lib/core/dates.js';
+import { inHand } from '../src/lib/core/ledger/index.js';
 import type { Result } from '../src/lib/core/result.js';
 
 const NAMESPACE = '2f1b7f0a-0c0f-4d6b-8a53-5d0f9b7e1c44';
@@ -128,7 +130,8 @@ export async function loadDemo(): Promise<void> {
 		if (t.on > today || t.on <= begin) continue;
 		const subject = t.acts[0]!.subjectId;
 		if (t.needs && !begun.has(t.needs)) continue;
-		must(await record(writer(t.on), t.acts), `${t.acts[0]!.kind} on ${t.on}`);
+		const acts = await withinReach(t.acts);
+		if (acts.length > 0) must(await record(writer(t.on), acts), `${acts[0]!.kind} on ${t.on}`);
 		begun.add(subject);
 	}
 
@@ -188,6 +191,19 @@ export async function loadDemo(): Promise<void> {
 	}
 }
 
+/** Rounding must not give away the eleventh of ten: counts taken from hand stop at what is there. */
+async function withinReach(acts: Act[]): Promise<Act[]> {
+	const first = acts[0]!;
+	if (
+		!['batch.potted', 'batch.planted', 'batch.given', 'batch.lost'].includes(first.kind) ||
+		first.data.planted
+	)
+		return acts;
+	const batch = await state.batchById(database(), DEMO_GARDEN, first.subjectId);
+	const count = Math.min(Number(first.data.count), batch ? inHand(batch) : 0);
+	return count === 0 ? [] : [{ ...first, data: { ...first.data, count } }, ...acts.slice(1)];
+}
+
 function tellBatch(b: BatchStory, year: number, back: number, newest: ReadonlyMap<string, string>): Told[] {
 	const vary = VARY[back]!;
 	const n = (count: number) => Math.max(0, Math.round(count * vary));
@@ -231,6 +247,22 @@ function tellBatch(b: BatchStory, year: number, back: number, newest: ReadonlyMa
 			needs: batchId,
 			acts: tellStep(step, batchId, `${batchId} ${i}`, on, n, stock.kind)
 		});
+	});
+	// What is left after the story's end did not come to anything.
+	const end = addDays(at, 20);
+	told.push({
+		on: end,
+		order: 90,
+		needs: batchId,
+		acts: [
+			{
+				id: id(`${batchId} rest`),
+				kind: 'batch.lost',
+				subjectId: batchId,
+				on: end,
+				data: { count: 5000, why: 'never came to anything', planted: false }
+			}
+		]
 	});
 	return told;
 }

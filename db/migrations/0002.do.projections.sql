@@ -96,6 +96,7 @@ CREATE TABLE batch (
 	since            date,
 	last_on          date,
 	last_sign        text,
+	looked_on        date,
 	treatment        jsonb NOT NULL,
 	container        text NOT NULL,
 	seen             jsonb NOT NULL,

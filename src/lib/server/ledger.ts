@@ -165,6 +165,7 @@ export function createGarden(
 			const base =
 				slugWish
 					.normalize('NFKD')
+					.replace(/\p{M}/gu, '')
 					.toLowerCase()
 					.replace(/[^a-z0-9]+/g, '-')
 					.replace(/^-+|-+$/g, '')

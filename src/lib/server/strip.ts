@@ -5,8 +5,7 @@ import { database } from './db.js';
 import * as state from './store/state.js';
 import { standingOf } from './wants.js';
 import { dayNumber } from '$lib/core/dates.js';
-import { walk } from '$lib/core/plan/walk.js';
-import { reachedStage } from '$lib/core/plan/forecast.js';
+import { usualWalk } from '$lib/core/plan/forecast.js';
 
 export interface StripLane {
 	code: string;
@@ -26,16 +25,13 @@ export async function stripLanes(garden: Garden): Promise<StripLane[]> {
 		const kind = kinds.get(b.kindId);
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) return [];
-		const standing = standingOf(b, now);
-		const reached = reachedStage(standing);
-		const at = reached && way.stages.some((s) => s.to === reached) ? reached : null;
-		const usual = walk(kind, way, standing.since, 0.5, garden.climate, at, standing.wintered);
+		const usual = usualWalk(kind, way, standingOf(b, now), now, garden.climate);
 		return [
 			{
 				code: b.code,
 				label: `${b.code} ${kind.common}`,
 				from: dayNumber(b.struckOn ?? b.plannedOn!),
-				to: Math.max(usual?.planted ?? now, b.status === 'growing' ? now : 0),
+				to: Math.max(usual?.planted ?? now, now),
 				planned: b.status === 'planned'
 			}
 		];

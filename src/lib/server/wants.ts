@@ -25,23 +25,30 @@ import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
 
 /** Where the pieces stand, for the forecast. A planned batch stands unstruck on its day, or today if that has gone by. */
 export function standingOf(b: Batch, today: DayNumber): Standing {
-	if (b.status === 'planned')
+	if (b.status === 'planned') {
+		const on = Math.max(today, dayNumber(b.plannedOn!));
 		return {
 			unrooted: b.plannedCount,
 			rooted: 0,
 			potted: 0,
 			planted: 0,
 			wintered: false,
-			since: Math.max(today, dayNumber(b.plannedOn!)),
+			struckOn: on,
+			since: on,
+			lookedOn: null,
 			seen: {}
 		};
+	}
+	const struckOn = dayNumber(b.struckOn!);
 	return {
 		unrooted: b.unrooted,
 		rooted: b.rooted,
 		potted: b.potted,
 		planted: b.planted - b.lostPlanted,
 		wintered: b.wintered,
+		struckOn,
 		since: dayNumber(b.since ?? b.struckOn!),
+		lookedOn: b.lookedOn === null ? null : dayNumber(b.lookedOn),
 		seen: b.seen
 	};
 }
@@ -71,7 +78,9 @@ export function forecastBatch(
 	const standing = standingOf(b, today);
 	if (replace) {
 		odds.set(replace.stage, replace.odds);
+		// The stage is set, whatever was counted and however slow it was.
 		standing.seen = { ...standing.seen, [replace.stage]: { passed: 0, failed: 0 } };
+		if (replace.stage === 'rooted') standing.lookedOn = null;
 	}
 	return forecast(kind, way, standing, odds, today, due, garden.climate);
 }
@@ -241,8 +250,9 @@ export interface WantPlan {
 	why: string | null;
 	keep: ReturnType<typeof keepThrough> | null;
 	buying: number;
-	/** What is still to be found: the target less what stands planted. */
 	target: number;
+	/** Something grows or is planned for it already; the plan asks only for what is missing. */
+	beside: boolean;
 	confidence: number;
 }
 
@@ -280,8 +290,15 @@ export async function planWant(
 			}))
 		};
 	});
-	const planted = ofWant.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
-	const target = Math.max(0, want.target - planted);
+	const kinds = new Map([[kind.id, kind]]);
+	const record = await recordOf(garden.id, [kind.id]);
+	const due = dayNumber(want.due);
+	const existing = wantOdds(
+		want.target,
+		0,
+		ofWant.flatMap((b) => forecastBatch(b, kinds, record, garden, due) ?? [])
+	);
+	const target = want.target;
 	const result: WantPlan = {
 		choices,
 		stockId: null,
@@ -289,6 +306,7 @@ export async function planWant(
 		why: null,
 		keep: null,
 		buying: target * kind.price.v,
+		beside: ofWant.length > 0,
 		target,
 		confidence: want.confidence
 	};
@@ -307,7 +325,8 @@ export async function planWant(
 		confidence = result.keep.cuttingsMustGive;
 		result.confidence = confidence;
 	}
-	if (target === 0) result.why = 'All of it stands planted already.';
+	if (confidence > 0 && existing.probability >= confidence)
+		result.why = 'As things stand it is in hand: nothing more needs striking.';
 	else if (!chosen)
 		result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
 	else if (chosen.refused) {
@@ -321,7 +340,6 @@ export async function planWant(
 				['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row'].includes(p.kind)
 		);
 		result.stockId = chosen.id;
-		const record = await recordOf(garden.id, [kind.id]);
 		result.plan = plan({
 			kind,
 			containers: handbook().containers,
@@ -329,7 +347,8 @@ export async function planWant(
 			takings: takingsFrom(stock.id, taken),
 			record: Object.fromEntries(kind.ways.map((w) => [w.id, record.of(kind.id, w.id)])),
 			target,
-			due: dayNumber(want.due),
+			existing: existing.pmf,
+			due,
 			confidence,
 			today: now,
 			climate: garden.climate,

@@ -23,6 +23,7 @@
 	}
 	let { climate, today, viewed, lanes }: Props = $props();
 
+	const uid = $props.id();
 	const TOP = 16;
 	const GROUND = 44;
 	const ROW = 5;
@@ -155,16 +156,16 @@
 					dragged = null;
 				}}
 			>
-				{#each weeks as w (w.day)}
-					<rect
-						x={x(w.day)}
-						y={TOP}
-						width={x(first + 7) + 0.6}
-						height={GROUND}
-						fill="var(--color-frost)"
-						opacity={0.04 + w.frost * 0.5}
-					/>
-				{/each}
+				<defs>
+					<linearGradient id="frost-{uid}">
+						{#each weeks as w (w.day)}<stop
+								offset={(w.day + 3 - first) / (last - first)}
+								stop-color="var(--color-frost)"
+								stop-opacity={0.04 + w.frost * 0.5}
+							/>{/each}
+					</linearGradient>
+				</defs>
+				<rect x="0" y={TOP} {width} height={GROUND} fill="url(#frost-{uid})" />
 				<path
 					d={lightLine}
 					fill="none"

@@ -42,6 +42,8 @@ export interface Batch {
 	since: string | null;
 	lastOn: string | null;
 	lastSign: string | null;
+	/** Day of the last check that counted the rooted: what had not rooted then is slow. */
+	lookedOn: string | null;
 	treatment: { medium: string; hormone: string; wound: boolean; cover: string };
 	container: string;
 	seen: Tallies;
@@ -121,6 +123,7 @@ const blank = (
 	since: null,
 	lastOn: null,
 	lastSign: null,
+	lookedOn: null,
 	treatment: { medium: '', hormone: '', wound: false, cover: '' },
 	container: '',
 	seen: {},
@@ -355,6 +358,7 @@ function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Next {
 		tally(b, 'potted', 0, fromRooted);
 		tally(b, 'ready', 0, rootedLost - fromRooted);
 		if (newly > 0 && b.unrooted === 0) b.since = on;
+		b.lookedOn = on;
 	}
 	b.lastSign = d.sign === 'none' ? b.lastSign : d.sign;
 	return ok(b);

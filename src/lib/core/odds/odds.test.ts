@@ -10,7 +10,6 @@ import {
 	learn,
 	meanCount,
 	meanOf,
-	orNothing,
 	outcome,
 	quantile,
 	reachTable,
@@ -218,10 +217,9 @@ describe('learning and adding', () => {
 		expect(betaBinomialPmf(n, learn(prior, passed, failed))[k]).toBeCloseTo(top / bottom, 8);
 	});
 
-	it('sums of counts and late batches', () => {
+	it('sums of counts', () => {
 		const a = Float64Array.from([0.5, 0.5]);
 		expect([...sumOf(a, a)]).toEqual([0.25, 0.5, 0.25]);
-		expect([...orNothing(a, 0.8)]).toEqual([0.6, 0.4]);
 	});
 
 	it('says odds as people do', () => {

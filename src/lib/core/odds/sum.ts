@@ -8,10 +8,3 @@ export function sumOf(a: Float64Array, b: Float64Array): Float64Array {
 	}
 	return total;
 }
-
-/** With chance `inTime` the count is as given; else it comes too late and counts for nothing. */
-export function orNothing(pmf: Float64Array, inTime: number): Float64Array {
-	const mixed = pmf.map((p) => p * inTime);
-	mixed[0]! += 1 - inTime;
-	return mixed;
-}

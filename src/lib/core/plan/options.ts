@@ -6,8 +6,9 @@ import type { Tallies } from '../evidence/evidence.js';
 import type { StockPlant, Taking } from '../material/capacity.js';
 import { fullYield } from '../material/capacity.js';
 import type { Beta } from '../odds/beta.js';
-import { expected, outcome, reachTable } from '../odds/chain.js';
-import { MOST_STRUCK, quantilesOf, smallestReaching } from '../odds/strike.js';
+import { expected, outcome, reachWith } from '../odds/chain.js';
+import { atLeast, meanCount, MOST_STRUCK, quantilesOf, smallestReaching } from '../odds/strike.js';
+import { sumOf } from '../odds/sum.js';
 import type { Quantiles } from '../odds/strike.js';
 import type { Climate } from '../season/climate.js';
 import { openings } from '../season/windows.js';
@@ -26,6 +27,8 @@ export interface PlanRequest {
 	/** This garden's tallies of earlier batches of the kind, by the way's id. */
 	record: Readonly<Record<string, readonly Tallies[]>>;
 	target: number;
+	/** Chance for each number that what grows or is planned already brings by the due day. */
+	existing: Float64Array;
 	due: DayNumber;
 	confidence: number;
 	today: DayNumber;
@@ -51,8 +54,7 @@ export interface PlanOption {
 	effort: Effort;
 	buying: number;
 	inBest: boolean;
-	/** What speaks for it and against it, in sentences. */
-	fits: string[];
+	/** What speaks against it, in sentences. */
 	binds: { code: 'minutes' | 'room' | 'flushes' | 'thin'; sentence: string }[];
 }
 
@@ -104,6 +106,8 @@ export function oddsOfWay(
 function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 	const odds = oddsOfWay(way, r.record);
 	const tables = new Map<string, Float64Array>();
+	// Without anything new: then more pieces need only lift the odds from here.
+	const alone = atLeast(r.existing, r.target);
 	const stagesOf = (w: Walk) => w.steps.map((s) => s.stage.to);
 	const betas = (stages: readonly StageName[]) => stages.map((s) => odds.get(s)!);
 	const chanceAll = expected([...odds.values()], 1);
@@ -111,9 +115,14 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 	const tableFor = (stages: readonly StageName[]) => {
 		const key = stages.join();
 		let table = tables.get(key);
-		if (!table) tables.set(key, (table = reachTable(betas(stages), r.target, most)));
+		if (!table) tables.set(key, (table = reachWith(r.existing, betas(stages), r.target, most)));
 		return table;
 	};
+	/** Chance of the target when n are struck and in time with chance inTime. */
+	const chance = (table: Float64Array, n: number, inTime: number) =>
+		inTime * table[n]! + (1 - inTime) * alone;
+	const smallest = (table: Float64Array, inTime: number) =>
+		inTime <= 0 ? null : smallestReaching(table, (r.confidence - (1 - inTime) * alone) / inTime);
 	const walkFrom = (on: DayNumber, q: number) => walk(r.kind, way, on, q, r.climate);
 
 	const result: WayOutlook = {
@@ -139,13 +148,13 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 			const table = tableFor(stages);
 			const stockMost = mostBy(on, first, r.stock, way.gives, r.takings);
 			if (!result.earliest) {
-				const n = smallestReaching(table, r.confidence);
+				const n = smallest(table, 1);
 				const slow = walkFrom(on, 0.9);
 				if (n !== null && slow && n <= stockMost) result.earliest = { on, strike: n, ready: slow.planted };
 			}
 			if (on > r.due) continue;
 			const inTime = chanceInTime((q) => walkFrom(on, q)?.planted ?? null, r.due);
-			const strike = inTime > r.confidence ? smallestReaching(table, r.confidence / inTime) : null;
+			const strike = smallest(table, inTime);
 			result.curve.push({ on, strike, canGive: stockMost, inTime });
 			considerFallback(on, inTime, table, stockMost, stages);
 			const flushes = strike === null ? null : flushesFor(strike, on, first, r.stock, way.gives, r.takings);
@@ -158,15 +167,15 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 			const score = (binds.length * 1e6 + effort.minutes + effort.cost) * (inBest ? 1 : 1.33);
 			if (score < bestScore - 1e-9) {
 				bestScore = score;
-				const pmf = outcome(betas(stages), strike);
+				const pmf = sumOf(r.existing, outcome(betas(stages), strike));
 				result.best = {
 					wayId: way.id,
 					on,
 					flushes,
 					strike,
-					probability: inTime * table[strike]!,
+					probability: chance(table, strike, inTime),
 					inTime,
-					mean: expected(betas(stages), strike),
+					mean: meanCount(pmf),
 					quantiles: quantilesOf(pmf),
 					ready: {
 						quick: walkFrom(on, 0.1)?.planted ?? usual.planted,
@@ -177,7 +186,6 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 					effort,
 					buying: r.target * r.kind.price.v,
 					inBest,
-					fits: [],
 					binds
 				};
 			}
@@ -194,7 +202,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 	) {
 		const struck = Math.min(stockMost, most);
 		if (struck <= 0 || inTime <= 0) return;
-		const probability = inTime * table[struck]!;
+		const probability = chance(table, struck, inTime);
 		// Where the target is out of reach the dates still differ in what they usually leave.
 		const worth = probability + 1e-6 * inTime * expected(betas(stages), struck);
 		const before = result.fallback;
@@ -221,7 +229,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 		const full = fullYield(r.stock, way.gives);
 		if (!opened) result.why = 'Its window does not open here before then.';
 		else if (result.curve.length === 0) result.why = 'Its window opens only after the day you want them.';
-		else if (result.curve.every((c) => c.inTime <= r.confidence))
+		else if (result.curve.every((c) => c.strike === null && c.inTime <= r.confidence))
 			result.why = 'Struck at any date still open, they would not be ready as surely as you ask.';
 		else if (result.curve.every((c) => c.strike === null))
 			result.why = 'Too little is known of this way to be so sure, however many you strike.';

@@ -3,7 +3,7 @@ import { betaOf, meanOf, spreadOf } from '../odds/beta.js';
 import { atLeast, quantilesOf } from '../odds/strike.js';
 import type { Quantiles } from '../odds/strike.js';
 import { certain } from '../odds/chain.js';
-import { orNothing, sumOf } from '../odds/sum.js';
+import { sumOf } from '../odds/sum.js';
 import type { StageName } from '../handbook/schema.js';
 import type { Forecast } from './forecast.js';
 
@@ -21,9 +21,9 @@ export interface WantOdds {
 export function wantOdds(
 	target: number,
 	planted: number,
-	batches: readonly Pick<Forecast, 'pmf' | 'inTime'>[]
+	batches: readonly Pick<Forecast, 'pmfInTime'>[]
 ): WantOdds {
-	const pmf = batches.reduce((sum, b) => sumOf(sum, orNothing(b.pmf, b.inTime)), certain(planted));
+	const pmf = batches.reduce((sum, b) => sumOf(sum, b.pmfInTime), certain(planted));
 	return {
 		pmf,
 		probability: atLeast(pmf, target),
@@ -48,12 +48,12 @@ export interface Hinge {
  */
 export function hangsOn(
 	target: number,
-	batches: readonly Pick<Forecast, 'pmf' | 'inTime' | 'ahead'>[],
+	batches: readonly Pick<Forecast, 'pmfInTime' | 'ahead'>[],
 	again: (
 		batch: number,
 		stage: StageName,
 		odds: { alpha: number; beta: number }
-	) => Pick<Forecast, 'pmf' | 'inTime'>
+	) => Pick<Forecast, 'pmfInTime'>
 ): Hinge | null {
 	let worst: Hinge | null = null;
 	batches.forEach((batch, i) => {

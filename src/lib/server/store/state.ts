@@ -245,6 +245,7 @@ interface BatchRow {
 	since: string | null;
 	last_on: string | null;
 	last_sign: string | null;
+	looked_on: string | null;
 	treatment: Batch['treatment'];
 	container: string;
 	seen: Batch['seen'];
@@ -252,7 +253,7 @@ interface BatchRow {
 }
 
 const BATCH = `id, code, kind_id, way_id, stock_id, want_id, place_id, from_batch, status, planned_on, planned_count, struck_on, struck,
-	unrooted, rooted, potted, wintered, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, treatment, container, seen, entries`;
+	unrooted, rooted, potted, wintered, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, entries`;
 
 const asBatch = (r: BatchRow): Batch => ({
 	id: r.id,
@@ -281,6 +282,7 @@ const asBatch = (r: BatchRow): Batch => ({
 	since: r.since,
 	lastOn: r.last_on,
 	lastSign: r.last_sign,
+	lookedOn: r.looked_on,
 	treatment: r.treatment,
 	container: r.container,
 	seen: r.seen,
@@ -320,7 +322,7 @@ export async function batchByCode(db: Queryable, gardenId: string, code: string)
 export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
 	await db.query(
 		`INSERT INTO batch (garden_id, ${BATCH}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17,
-			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31)
+			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET (${BATCH}) = ROW (EXCLUDED.${BATCH.split(',')
 				.map((c) => c.trim())
 				.join(', EXCLUDED.')})`,
@@ -352,6 +354,7 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			b.since,
 			b.lastOn,
 			b.lastSign,
+			b.lookedOn,
 			JSON.stringify(b.treatment),
 			b.container,
 			JSON.stringify(b.seen),

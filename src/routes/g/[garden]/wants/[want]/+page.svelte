@@ -120,7 +120,7 @@
 {#if p}
 	<section class="py-6">
 		<div class="flex flex-wrap items-end justify-between gap-4">
-			<h2>{want.batches.length ? `Other ways to get all ${p.target}` : 'Ways to get there'}</h2>
+			<h2>{p.why ? 'The plan' : p.beside ? 'To make up what is missing' : 'Ways to get there'}</h2>
 			{#if p.choices.length > 1}
 				<div class="w-72">
 					<SelectField
@@ -142,7 +142,11 @@
 		</div>
 
 		{#if p.why}
-			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
+			<div
+				class="mt-4 border-l-4 {p.why.startsWith('As things')
+					? 'border-leaf'
+					: 'border-madder'} bg-pane px-4 py-3"
+			>
 				<p class="text-lg">{p.why}</p>
 				{#if p.choices.length === 0}
 					<p class="mt-3">

@@ -1,0 +1,97 @@
+/** Everything that must hold, one after another. The last line says: N passed, N failed. */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildIfStale } from './build.js';
+import { serverPrograms } from './cluster.js';
+import { debian, ROOT, say, Stop } from './lib.js';
+
+const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
+const node = process.execPath;
+const bin = (name: string, path: string) => join(ROOT, 'node_modules', name, path);
+let passed = 0;
+let failed = 0;
+
+function step(name: string, args: string[], env: NodeJS.ProcessEnv = {}): boolean {
+	say(`\n── ${name}`);
+	const began = Date.now();
+	const done = spawnSync(node, args, {
+		cwd: ROOT,
+		env: { ...process.env, ...env },
+		stdio: ['ignore', 'inherit', 'inherit']
+	});
+	say(
+		`── ${name}: ${done.status === 0 ? 'good' : 'FAILED'} after ${((Date.now() - began) / 1000).toFixed(0)} s`
+	);
+	return done.status === 0;
+}
+const count = (good: boolean) => (good ? passed++ : failed++);
+
+interface VitestReport {
+	numPassedTests: number;
+	numFailedTests: number;
+	numTotalTests: number;
+}
+interface PlaywrightReport {
+	stats: { expected: number; unexpected: number; flaky: number; skipped: number };
+}
+
+/** Counts of a runner's own report; a report that is missing or empty counts as one failure. */
+function tally<T>(file: string, read: (report: T) => [good: number, bad: number]): void {
+	if (!existsSync(file)) return void failed++;
+	const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')) as T);
+	passed += good;
+	failed += good + bad === 0 ? 1 : bad;
+}
+
+try {
+	process.chdir(ROOT);
+	serverPrograms();
+	if (!existsSync(CHROMIUM))
+		debian(['chromium'], 'The end-to-end tests drive Debian’s Chromium, which is not installed.');
+	const out = join(ROOT, '.surculus', 'reports');
+	rmSync(out, { recursive: true, force: true });
+	mkdirSync(out, { recursive: true });
+
+	count(step('format', [bin('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']));
+	count(step('lint', [bin('eslint', 'bin/eslint.js'), '--max-warnings', '0', '.']));
+	count(
+		step('types', [
+			bin('svelte-check', 'bin/svelte-check'),
+			'--tsconfig',
+			'./tsconfig.json',
+			'--fail-on-warnings',
+			'--threshold',
+			'warning'
+		])
+	);
+	const unit = join(out, 'unit.json');
+	const unitGood = step('unit tests', [
+		bin('vitest', 'vitest.mjs'),
+		'run',
+		'--reporter=default',
+		'--reporter=json',
+		`--outputFile.json=${unit}`
+	]);
+	tally<VitestReport>(unit, (r) => [r.numPassedTests, r.numTotalTests - r.numPassedTests]);
+	if (!unitGood && failed === 0) failed++;
+	say('\n── build');
+	buildIfStale();
+	passed++;
+	const e2e = join(out, 'e2e.json');
+	const e2eGood = step(
+		'end-to-end tests',
+		[bin('@playwright/test', 'cli.js'), 'test', '--reporter=list,json'],
+		{ PLAYWRIGHT_JSON_OUTPUT_FILE: e2e, CHROMIUM }
+	);
+	tally<PlaywrightReport>(e2e, (r) => [
+		r.stats.expected,
+		r.stats.unexpected + r.stats.flaky + r.stats.skipped
+	]);
+	if (!e2eGood && failed === 0) failed++;
+} catch (error) {
+	process.stderr.write(`${error instanceof Stop ? error.message : (error as Error).stack}\n`);
+	failed++;
+}
+say(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,11 @@
+/** Migrates the database of DATABASE_URL and, with --demo, loads the sample garden. For tests and pictures. */
+import { ROOT } from './lib.js';
+import { migrate } from '../src/lib/server/migrate.js';
+import { closeDatabase } from '../src/lib/server/db.js';
+
+await migrate(process.env.DATABASE_URL!, ROOT);
+if (process.argv.includes('--demo')) {
+	const { loadDemoIfEmpty } = await import('../demo/load.js');
+	await loadDemoIfEmpty();
+}
+await closeDatabase();

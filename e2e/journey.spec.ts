@@ -1,0 +1,187 @@
+/** From an empty house to plants in the ground, on a computer and on a phone. */
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.js';
+
+test.use({ appOptions: { demo: false, env: {}, host: '127.0.0.1' } });
+
+const SIZES = [
+	{ name: 'computer', width: 1280, height: 800 },
+	{ name: 'phone', width: 390, height: 844 }
+];
+
+const log = (page: Page, name: string) =>
+	page.getByRole('group', { name: 'Log' }).getByRole('button', { name, exact: true });
+const toast = (page: Page) =>
+	page.getByRole('status').filter({ has: page.getByRole('button', { name: 'Close this message' }) });
+
+for (const size of SIZES)
+	test(`a want is carried through to plants in the ground, on a ${size.name}`, async ({ app, page }) => {
+		await page.setViewportSize(size);
+
+		await test.step('set up a garden', async () => {
+			await page.goto(`${app.url}/new`);
+			await page.getByLabel('Name of the garden').fill(`Quarry field ${size.name}`);
+			await page.getByLabel('Nearest town').fill('Tarnó');
+			await page.getByRole('button', { name: /Tarn.w.*Poland/ }).click();
+			await expect(page.getByLabel('Latitude')).toHaveValue(/^50\./);
+			// The guess is said to be one, and moves with what is known.
+			await expect(page.getByText('A guess: change it to what you know.').first()).toBeVisible();
+			await page.getByLabel('Or the hardiness zone').fill('6b');
+			await page.getByLabel('Average last frost').fill('2026-05-05');
+			await page.getByLabel('Average first frost').fill('2026-10-08');
+			await page.getByRole('button', { name: 'Begin' }).click();
+			await expect(page.getByRole('heading', { name: 'Nothing is due this week.' })).toBeVisible();
+		});
+
+		await test.step('add a stock plant', async () => {
+			await page.getByRole('link', { name: 'Add a stock plant' }).click();
+			await page
+				.getByLabel('Kind', { exact: true })
+				.selectOption({ label: 'Border penstemon (Penstemon hartwegii hybrids)' });
+			await page.getByLabel('Name on its label').fill('wine red');
+			await page.getByLabel('Height', { exact: true }).fill('75');
+			await page.getByLabel('Age').fill('3');
+			await page.getByRole('button', { name: 'One more: How many alike' }).click();
+			await page.getByRole('button', { name: 'Add it' }).click();
+			await expect(page.getByRole('heading', { name: 'Border penstemon, wine red' })).toBeVisible();
+			await expect(page.getByText('soft tip cutting', { exact: true })).toBeVisible();
+		});
+
+		await test.step('say what is wanted', async () => {
+			await page.getByRole('link', { name: 'Say what you want of it' }).click();
+			await page.getByLabel('How many', { exact: true }).fill('12');
+			await page.getByLabel('In the ground by').fill('2027-06-15');
+			await page.getByLabel('In your words').fill('for the long bed');
+			await page.getByRole('button', { name: 'Write it down and plan' }).click();
+			await expect(
+				page.getByRole('heading', { name: '12 Border penstemon, for the long bed' })
+			).toBeVisible();
+		});
+
+		let struck = 0;
+		await test.step('get a plan with a number, a date and odds', async () => {
+			const said = page.getByText(/Take \d+;.*that leaves you 12 or more by 15 Jun 2027/);
+			await expect(said).toContainText('9 times in 10');
+			struck = Number(/Take (\d+)/.exec((await said.textContent())!)![1]);
+			expect(struck).toBeGreaterThan(12);
+			expect(struck).toBeLessThan(60);
+			await expect(page.getByText(/The last safe day to strike is/)).toBeVisible();
+			await page.getByRole('button', { name: 'Take this plan' }).click();
+			await expect(toast(page)).toContainText(`Planned: ${struck}`);
+			await expect(page.getByText(/As things stand you get 12 or more/)).toContainText('9 times in 10');
+		});
+
+		await test.step('strike the batch from the round, and label it', async () => {
+			await page.getByRole('link', { name: 'Round' }).filter({ visible: true }).click();
+			await page.getByRole('link', { name: 'Strike', exact: true }).click();
+			await page.getByLabel('Where they stand').selectOption({ label: 'Window sill' });
+			await page.getByRole('button', { name: 'Struck', exact: true }).click();
+			await expect(toast(page)).toContainText(`Struck ${struck}`);
+			await page.getByRole('link', { name: 'Label', exact: true }).click();
+			const label = page.getByTestId('label').first();
+			await expect(label).toContainText('Border penstemon');
+			await expect(label).toContainText(/[2-9A-Z]{3}-[2-9A-Z]/);
+			await page.goBack();
+		});
+
+		await test.step('log a check; the odds move; a wrong count is refused and kept', async () => {
+			const odds = async () => (await page.getByText(/Its want, 12 Border penstemon/).textContent())!;
+			const before = await odds();
+			await log(page, 'Check').click();
+			await page.getByLabel('Alive').fill(String(struck + 1));
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(page.getByRole('alert')).toContainText(`had ${struck} alive at the last count`);
+			await expect(page.getByLabel('Alive')).toHaveValue(String(struck + 1));
+			await page.getByLabel('Alive').fill(String(struck - 6));
+			await page.getByLabel('Of these rooted').fill('9');
+			await page.getByRole('button', { name: 'Add a note' }).click();
+			await page.getByLabel('Note').fill('Slugs at the <b>rim</b> 🌱');
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(toast(page)).toContainText(`${struck - 6} alive, 9 rooted`);
+			await expect(page.getByText('Slugs at the <b>rim</b> 🌱')).toBeVisible();
+			expect(await odds()).not.toBe(before);
+		});
+
+		await test.step('undo and log again', async () => {
+			await toast(page).getByRole('button', { name: 'Undo' }).click();
+			await expect(toast(page)).toContainText('Undone.');
+			await expect(page.getByText(`of ${struck} in hand`)).toBeVisible();
+			await log(page, 'Check').click();
+			await expect(page.getByLabel('Alive')).toHaveValue(String(struck));
+			await page.getByLabel('Alive').fill(String(struck - 2));
+			await page.getByLabel('Of these rooted').fill(String(struck - 2));
+			await page.getByLabel('Sign seen').selectOption('roots seen');
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(toast(page)).toContainText(`${struck - 2} rooted`);
+		});
+
+		await test.step('pot on', async () => {
+			await log(page, 'Pot').click();
+			await expect(page.getByLabel('How many', { exact: true })).toHaveValue(String(struck - 2));
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(page.getByText(`${struck - 2} potted, 2 lost`)).toBeVisible();
+		});
+
+		await test.step('plant out, give one away, keep one as stock', async () => {
+			await log(page, 'Plant').click();
+			await page.getByLabel('How many', { exact: true }).fill('12');
+			await page.getByLabel('Where', { exact: true }).selectOption({ label: 'Border' });
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(page.getByText('12 in the ground')).toBeVisible();
+			await log(page, 'Give away').click();
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(toast(page)).toContainText('1 given away');
+			await log(page, 'Keep as stock').click();
+			await page.getByRole('button', { name: 'Log it' }).click();
+			await expect(toast(page)).toContainText('1 kept as stock');
+			await page.getByRole('link', { name: 'Stock' }).filter({ visible: true }).first().click();
+			await expect(page.getByText(/Border penstemon, from [2-9A-Z]{3}-[2-9A-Z]/)).toBeVisible();
+		});
+
+		await test.step('read what happened', async () => {
+			await page.getByRole('link', { name: 'Ledger' }).filter({ visible: true }).click();
+			await page.getByLabel('Words').fill('penst rooted');
+			await page.getByRole('button', { name: 'Find', exact: true }).click();
+			await expect(page.getByRole('row').filter({ hasText: 'roots seen' })).toHaveCount(1);
+			await page.getByRole('link', { name: 'Wants' }).filter({ visible: true }).click();
+			await expect(page.getByRole('listitem').filter({ hasText: 'Border penstemon' })).toContainText('met');
+			const csv = await page.request.get(page.url().replace('/wants', '/ledger/ledger.csv'));
+			const text = await csv.text();
+			expect(text).toContain('Slugs at the <b>rim</b> 🌱');
+			expect(text.split('\r\n').length).toBeGreaterThan(10);
+		});
+	});
+
+test('a hedge and a sloping bed are counted as they are typed', async ({ app, page }) => {
+	await page.goto(`${app.url}/`);
+	await page.goto(page.url().replace('/round', '/wants/new?kind=box'));
+	await page.getByText('hedge', { exact: true }).click();
+	await page.getByLabel('Length of the hedge').fill('12');
+	await page.getByLabel('Spacing').fill('60');
+	await expect(page.getByText('21 plants')).toBeVisible();
+	await page.getByLabel('Rows').selectOption('2');
+	await expect(page.getByText('41 plants')).toBeVisible();
+	await page.getByText('bed or slope').click();
+	await page.getByLabel('Width').fill('2');
+	await page.getByLabel('Length, as on a map').fill('5');
+	await page.getByLabel('Slope of the length').fill('60');
+	await page.getByLabel('Spacing').fill('50');
+	await page.getByLabel('Pattern').selectOption('square');
+	await expect(page.getByText('80 plants on 20 m² of ground')).toBeVisible();
+});
+
+test('units can be switched at any time, and all screens follow', async ({ app, page }) => {
+	await page.goto(`${app.url}/`);
+	const base = page.url().replace('/round', '');
+	await page.goto(`${base}/settings`);
+	const coldest = page.getByLabel('Coldest night of an average winter');
+	const before = Number(await coldest.inputValue());
+	await page.getByLabel('Temperature', { exact: true }).selectOption('F');
+	await expect(coldest).toHaveValue(String(Math.round((before * 9) / 5 + 32)));
+	await page.getByLabel('Lengths').selectOption('us');
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
+	await expect(page.getByText('Saved. All windows and odds move with it.')).toBeVisible();
+	await page.goto(`${base}/handbook/box`);
+	await expect(page.getByText('−9 °F, zone 6a')).toBeVisible();
+	await expect(page.getByText('3–3.9 in').first()).toBeVisible();
+});

@@ -1,0 +1,120 @@
+/** Every screen of the sample garden: it opens, says something, and axe finds nothing serious, at both sizes. */
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, TODAY } from './app.js';
+
+const SCREENS = [
+	'round',
+	'wants',
+	'wants/new',
+	'stock',
+	'stock/new',
+	'bench',
+	'bench/new',
+	'ledger',
+	'handbook',
+	'handbook/lavender',
+	'handbook/angels-trumpet',
+	'settings'
+];
+
+for (const width of [1280, 390])
+	test(`screens are sound at ${width} px`, async ({ app, page }) => {
+		test.setTimeout(240_000);
+		await page.setViewportSize({ width, height: 844 });
+		const wrong: string[] = [];
+		page.on('pageerror', (e) => wrong.push(`${page.url()}: ${e.message}`));
+		page.on('console', (m) => m.type() === 'error' && wrong.push(`${page.url()}: ${m.text()}`));
+		const paths = [...SCREENS];
+		await page.goto(`${app.demo}/wants`);
+		for (const list of ['wants', 'stock', 'bench']) {
+			await page.goto(`${app.demo}/${list}`);
+			const links = await page
+				.locator(`main a[href*="/${list}/"]:not([href$="/new"])`)
+				.evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).pathname));
+			expect(links.length, list).toBeGreaterThan(3);
+			paths.push(...links.slice(0, 3).map((l) => l.split('/').slice(3).join('/')));
+		}
+		for (const path of paths) {
+			await page.goto(`${app.demo}/${path}`);
+			await page.waitForLoadState('networkidle');
+			const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+			expect(wide, `${path} scrolls sideways by`).toBeLessThanOrEqual(0);
+			const { violations } = await new AxeBuilder({ page }).analyze();
+			const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+			expect(serious.map((v) => `${path}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+		}
+		expect(wrong).toEqual([]);
+	});
+
+test('the season strip shows another day on every screen', async ({ app, page }) => {
+	await page.setViewportSize({ width: 1280, height: 800 });
+	await page.goto(`${app.demo}/bench`);
+	const strip = page.getByRole('slider', { name: 'Day shown on all screens' });
+	await expect(strip).toBeVisible();
+	const box = (await strip.boundingBox())!;
+	await page.mouse.move(box.x + box.width * 0.17, box.y + 30);
+	await page.mouse.down();
+	await page.mouse.move(box.x + box.width * 0.6, box.y + 30, { steps: 8 });
+	await page.mouse.up();
+	await expect(page).toHaveURL(/day=2027-0[4-6]-/);
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('as expected on');
+	await page.getByRole('link', { name: 'Round' }).filter({ visible: true }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('The round of');
+	await page.getByRole('slider').focus();
+	await page.keyboard.press('Home');
+	await expect(page).not.toHaveURL(/day=/);
+	await page.keyboard.press('ArrowRight');
+	await expect(page).toHaveURL(/day=2026-09-06/);
+	await page.getByLabel('Show day').fill('2027-03-01');
+	await expect(page).toHaveURL(/day=2027-03-01/);
+	await page.goto(`${app.demo}/round?day=1999-01-01`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('This week’s round');
+	expect(TODAY).toBe('2026-09-05');
+});
+
+test('the palette jumps to screens, kinds and codes, and knows a misread stick', async ({ app, page }) => {
+	await page.goto(`${app.demo}/bench`);
+	const code = (await page.locator('main li .font-mono').first().textContent())!.trim();
+	await page.keyboard.press('Control+k');
+	const input = page.getByRole('combobox');
+	await input.fill(code.replace('-', '').toLowerCase());
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(/\/bench\/[0-9a-f-]{36}/);
+	await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
+	await page.keyboard.press('Control+k');
+	const wrong = code.endsWith('2') ? '3' : '2';
+	await input.fill(`${code.slice(0, 3)}${wrong}`);
+	await expect(page.getByText('The last character does not go with the others')).toBeVisible();
+	await input.fill('hedgehog');
+	await expect(page.getByText('Nothing by that name here.')).toBeVisible();
+	await input.fill('catm');
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(/handbook\/catmint|stock\//);
+});
+
+test('a figure of one’s own changes the plan, and the handbook’s comes back', async ({ app, page }) => {
+	await page.goto(`${app.demo}/handbook/lavender`);
+	await page.getByLabel('Figure').selectOption({ label: 'semi-ripe cutting: rooted: chance a piece passes' });
+	await page.getByLabel('Your value').fill('1.4');
+	await page.getByRole('button', { name: 'Use mine' }).click();
+	await expect(page.getByRole('alert')).toContainText('between 0.01 and 0.99');
+	await page.getByLabel('Your value').fill('0,4');
+	await page.getByRole('button', { name: 'Use mine' }).click();
+	await expect(page.getByText('(handbook: 0.75)')).toBeVisible();
+	await page.getByRole('button', { name: 'Handbook’s again' }).click();
+	await expect(page.getByText('(handbook: 0.75)')).toBeHidden();
+});
+
+test('protected stock is not planned from, until leave is recorded', async ({ app, page }) => {
+	await page.goto(`${app.demo}/wants`);
+	await page.getByRole('link', { name: /three for my sister/ }).click();
+	await page.getByLabel('From this stock').selectOption({ label: 'Surhyd01, sold as Chalk Lantern' });
+	await page.getByRole('button', { name: 'Plan from it' }).click();
+	await expect(page.getByText('may not be multiplied without a licence').first()).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Take this plan' })).toHaveCount(0);
+	await page.getByRole('link', { name: 'Record a licence or that the term has ended' }).click();
+	await page.getByText('Record a licence, or that the term has ended').click();
+	await page.getByLabel('Number, letter or how you know').fill('Letter 12/26');
+	await page.getByRole('button', { name: 'Record it' }).click();
+	await expect(page.getByText('Recorded here: a licence (Letter 12/26).')).toBeVisible();
+});

@@ -1,0 +1,50 @@
+/** Served beyond loopback the household signs in. */
+import { hash } from '@node-rs/argon2';
+import { spawnSync } from 'node:child_process';
+import { expect, test } from './app.js';
+import { ROOT } from '../bin/lib.js';
+
+const PASSWORD = 'rake and riddle';
+const SURCULUS_PASSWORD_HASH = await hash(PASSWORD);
+
+test.use({ appOptions: { demo: true, env: { SURCULUS_PASSWORD_HASH }, host: '127.0.0.1' } });
+
+test('nothing is shown before signing in, and wrong tries are slowed', async ({ app, page, request }) => {
+	await page.goto(`${app.demo}/wants`);
+	await expect(page).toHaveURL(/sign-in\?to=/);
+	expect((await request.post(`${app.url}/api/odds/strike`, { data: {} })).status()).toBe(401);
+	await page.getByLabel('Password').fill('guess');
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByRole('alert')).toContainText('not the household');
+	await page.getByLabel('Password').fill(PASSWORD);
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByRole('heading', { name: 'What you want' })).toBeVisible();
+	const cookie = (await page.context().cookies()).find((c) => c.name === 'surculus_session')!;
+	expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
+	await page.goto(`${app.demo}/settings`);
+	await page.getByRole('button', { name: 'Sign out' }).click();
+	await page.goto(`${app.demo}/wants`);
+	await expect(page).toHaveURL(/sign-in/);
+	for (let i = 0; i < 4; i++) await request.post(`${app.url}/sign-in?/in`, { form: { password: 'guess' } });
+	await page.getByLabel('Password').fill(PASSWORD);
+	await page.getByRole('button', { name: 'Sign in' }).click();
+	await expect(page.getByRole('alert')).toContainText('Too many wrong tries');
+});
+
+test('the start command refuses an open address without a password, and says other troubles clearly', () => {
+	const start = (args: string[], env: NodeJS.ProcessEnv = {}) =>
+		spawnSync(process.execPath, ['--import', 'tsx', 'bin/start.ts', ...args], {
+			cwd: ROOT,
+			env: { ...process.env, SURCULUS_PASSWORD: '', ...env },
+			encoding: 'utf8',
+			timeout: 60_000
+		});
+	const open = start(['--host', '0.0.0.0']);
+	expect(open.status).toBe(1);
+	expect(open.stderr).toContain('household password');
+	expect(open.stderr).not.toContain('at ');
+	expect(start(['--port', '99999']).stderr).toContain('--port');
+	expect(start(['--colour', 'red']).stderr).toContain('Usage');
+	const taken = start(['--port', '9'], {});
+	expect(taken.status === 0).toBe(false);
+});

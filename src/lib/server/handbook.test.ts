@@ -1,0 +1,128 @@
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { inconsistencies, loadHandbook } from './handbook.js';
+import { ROOT } from '../../../bin/lib.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { checkFigure, editableFigures, withFigures } from '$lib/core/handbook/index.js';
+import { guessClimate } from '$lib/core/season/climate.js';
+import { openings } from '$lib/core/season/windows.js';
+
+const book = loadHandbook(join(ROOT, 'handbook'));
+const kinds = [...book.kinds.values()];
+const wayOf = (kind: string, way: string) => book.kinds.get(kind)!.ways.find((w) => w.id === way)!;
+const rooted = (kind: string, way: string) => wayOf(kind, way).stages[0]!;
+
+describe('the handbook', () => {
+	it('holds the first dozen and points nowhere wrong', () => {
+		expect(kinds.length).toBeGreaterThanOrEqual(16);
+		expect(inconsistencies(book)).toEqual([]);
+		for (const way of book.ways.values())
+			expect(
+				kinds.some((k) => k.ways.some((w) => w.way === way.id)),
+				way.id
+			).toBe(true);
+	});
+
+	it('covers the kinds of plant and ways that the work needs', () => {
+		const pairs: [string, string][] = [
+			['evergreen shrub', 'semi-ripe'],
+			['deciduous shrub', 'hardwood'],
+			['deciduous shrub', 'sucker'],
+			['tender', 'soft-tip'],
+			['tender', 'water'],
+			['herbaceous', 'division'],
+			['tender', 'offset'],
+			['succulent', 'soft-tip'],
+			['tender', 'leaf'],
+			['tender', 'basal'],
+			['tender', 'tuber'],
+			['climber', 'soft-tip'],
+			['tender', 'nodal'],
+			['succulent', 'in-place'],
+			['herbaceous', 'root']
+		];
+		for (const [habit, way] of pairs)
+			expect(
+				kinds.some((k) => k.habit === habit && k.ways.some((w) => w.way === way)),
+				`${habit} by ${way}`
+			).toBe(true);
+	});
+
+	it('agrees with the trade on what is commonly practised (common practice, no source)', () => {
+		// Soft tips root in 2–4 weeks; box is looked at from 3–4 weeks on; scented pelargoniums in 1–3 weeks.
+		for (const [kind, way] of [
+			['marguerite', 'soft-tip'],
+			['fuchsia', 'soft-tip'],
+			['ivy-pelargonium', 'soft-tip']
+		] as const) {
+			expect(rooted(kind, way).days[1]).toBeGreaterThanOrEqual(14);
+			expect(rooted(kind, way).days[2]).toBeLessThanOrEqual(30);
+		}
+		expect(rooted('box', 'semi-ripe').days[0]).toBe(28);
+		expect(wayOf('box', 'semi-ripe').piece.cm).toEqual([7.5, 10]);
+		expect(rooted('scented-pelargonium', 'soft-tip').days).toEqual([8, 15, 24]);
+		// A big scented pelargonium gives about 48 pieces and regrows them in about four months.
+		expect(wayOf('scented-pelargonium', 'soft-tip').gives).toMatchObject({ n: 48, recover_days: 120 });
+		// Leaf halves: plantlets in 12–14 weeks. Basal shoots of 8–10 cm root in 2–3 weeks.
+		expect(rooted('streptocarpus', 'leaf').days[1]).toBe(90);
+		expect(wayOf('dahlia', 'basal').piece.cm).toEqual([8, 10]);
+		expect(rooted('dahlia', 'basal').days[1]).toBe(18);
+		// Nodal pieces in under a week when warm.
+		expect(rooted('tradescantia', 'nodal').days[1]).toBeLessThanOrEqual(7);
+		// Tender foliage plants stop at about 7 °C.
+		expect(book.kinds.get('coleus')!.winter.limit_c).toBe(7);
+	});
+
+	it('opens every window once a year in cool, warm and southern gardens', () => {
+		for (const latitude of [60, 50, 38, -38]) {
+			const { climate } = guessClimate(latitude, 10, 50);
+			const from = dayNumber('2027-01-01');
+			for (const kind of kinds)
+				for (const way of kind.ways)
+					expect(
+						openings(way.window, from, from + 365, climate).length,
+						`${kind.id} ${way.id} at ${latitude}`
+					).toBeGreaterThan(0);
+		}
+	});
+
+	it('puts box in midsummer in the north and half a year off in the south', () => {
+		const month = (latitude: number) => {
+			const { climate } = guessClimate(latitude, 10, 50);
+			const from = dayNumber('2027-01-01');
+			const w = openings(wayOf('box', 'semi-ripe').window, from, from + 365, climate).at(-1)!;
+			return new Date(((w.bestFrom + w.bestTo) / 2) * 86_400_000).getUTCMonth() + 1;
+		};
+		// June–September in the north, mid-July best (common practice, no source).
+		expect([6, 7, 8]).toContain(month(50));
+		expect([12, 1, 2]).toContain(month(-40));
+	});
+
+	it('refuses a file that is not right', () => {
+		expect(() => loadHandbook(join(ROOT, 'demo'))).toThrow();
+	});
+});
+
+describe('own figures', () => {
+	const box = book.kinds.get('box')!;
+
+	it('replace the handbook’s without touching it', () => {
+		const path = 'ways.semi-ripe.rooted.chance';
+		const own = withFigures(box, { [path]: 0.5, 'no.such.path': 3 });
+		expect(own.ways[0]!.stages[0]!.chance).toBe(0.5);
+		expect(box.ways[0]!.stages[0]!.chance).not.toBe(0.5);
+		expect(editableFigures(box).some((f) => f.path === path)).toBe(true);
+	});
+
+	it('are checked: known, in range, days in order', () => {
+		expect(checkFigure(box, 'ways.semi-ripe.rooted.chance', 0.5).ok).toBe(true);
+		expect(checkFigure(box, 'ways.semi-ripe.rooted.chance', 1.2)).toMatchObject({
+			problem: { code: 'figure.range' }
+		});
+		expect(checkFigure(box, 'nonsense', 1)).toMatchObject({ problem: { code: 'figure.unknown' } });
+		expect(checkFigure(box, 'ways.semi-ripe.rooted.days.0', 400)).toMatchObject({
+			problem: { code: 'figure.order' }
+		});
+		expect(checkFigure(box, 'price', Number.NaN).ok).toBe(false);
+	});
+});
