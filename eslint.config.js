@@ -12,6 +12,10 @@ const outside = {
 	core: [
 		only(
 			'$lib/*',
+			'**/server/**',
+			'**/ui/**',
+			'**/formats/**',
+			'**/routes/**',
 			'$app/*',
 			'$env/*',
 			'svelte',
@@ -27,9 +31,9 @@ const outside = {
 			'pino'
 		)
 	],
-	formats: [only('$lib/server/*', '$lib/server', '$lib/ui/*', '$lib/ui', '$app/*', 'svelte', 'pg')],
-	ui: [only('$lib/server/*', '$lib/server', 'pg', 'node:*')],
-	server: [only('$lib/ui/*', '$lib/ui', 'svelte', 'svelte/*', 'echarts*', 'flowbite*')]
+	formats: [only('**/server/**', '**/ui/**', '$lib/server', '$lib/ui', '$app/*', 'svelte', 'pg')],
+	ui: [only('**/server/**', '$lib/server', 'pg', 'node:*')],
+	server: [only('**/ui/**', '$lib/ui', 'svelte', 'svelte/*', 'echarts*', 'flowbite*')]
 };
 const boundary = (layer) => ({
 	files: [`src/lib/${layer}/**/*.{ts,svelte}`],

@@ -1,5 +1,5 @@
 /** A private PostgreSQL on loopback, made and run inside the project. */
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import {
 	chmodSync,
 	chownSync,
@@ -12,7 +12,6 @@ import {
 	statfsSync,
 	writeFileSync
 } from 'node:fs';
-import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { debian, freePort, isRoot, ROOT, run, say, Stop } from './lib.js';

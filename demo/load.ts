@@ -17,6 +17,9 @@ const NAMESPACE = '2f1b7f0a-0c0f-4d6b-8a53-5d0f9b7e1c44';
 const id = (name: string) => uuidv5(name, NAMESPACE);
 export const DEMO_GARDEN = id('garden');
 
+/** Stands for "all that have not rooted". */
+const UNROOTED = -1;
+
 interface Told {
 	on: string;
 	order: number;
@@ -200,7 +203,8 @@ async function withinReach(acts: Act[]): Promise<Act[]> {
 	)
 		return acts;
 	const batch = await state.batchById(database(), DEMO_GARDEN, first.subjectId);
-	const count = Math.min(Number(first.data.count), batch ? inHand(batch) : 0);
+	const asked = first.data.count === UNROOTED ? (batch?.unrooted ?? 0) : Number(first.data.count);
+	const count = Math.min(asked, batch ? inHand(batch) : 0);
 	return count === 0 ? [] : [{ ...first, data: { ...first.data, count } }, ...acts.slice(1)];
 }
 

@@ -464,8 +464,9 @@ export const BATCHES: BatchStory[] = [
 		acts: [
 			['02-02', 'check', 20, 4, 'firm'],
 			['04-12', 'check', 17, 12, 'resists a tug'],
+			['04-24', 'winter', 16],
 			['05-12', 'pot', 12, '9 cm pot', 'bench'],
-			['04-24', 'winter', 11]
+			['04-26', 'winter', 11]
 		]
 	},
 	{

@@ -86,7 +86,7 @@ CREATE TABLE batch (
 	unrooted         integer NOT NULL CHECK (unrooted >= 0),
 	rooted           integer NOT NULL CHECK (rooted >= 0),
 	potted           integer NOT NULL CHECK (potted >= 0),
-	wintered         boolean NOT NULL,
+	wintered_on      date,
 	planted          integer NOT NULL CHECK (planted >= 0),
 	given            integer NOT NULL CHECK (given >= 0),
 	kept             integer NOT NULL CHECK (kept >= 0),

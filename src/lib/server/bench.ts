@@ -33,7 +33,7 @@ export interface BatchView extends Batch {
 /** What is expected of a batch on a day to come: the stage it will have reached and how many are left. */
 export function expectedOn(
 	b: Batch,
-	ahead: readonly { stage: StageName; odds: { alpha: number; beta: number }; entering: number }[],
+	ahead: readonly { stage: StageName; odds: { alpha: number; beta: number } }[],
 	steps: readonly { stage: { to: StageName }; from: DayNumber; to: DayNumber }[],
 	day: DayNumber
 ): { stage: StageName | 'struck' | 'planned'; pieces: number } {

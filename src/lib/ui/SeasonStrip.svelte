@@ -51,7 +51,7 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: frost odds ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day`
+		`${sayDate(isoOf(mark))}: frost ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day`
 	);
 
 	let svg: SVGSVGElement;
@@ -123,6 +123,33 @@
 				>
 			</div>
 		</div>
+		{#if !open}
+			<svg
+				viewBox="0 0 1000 12"
+				preserveAspectRatio="none"
+				class="mb-2 block h-3 w-full sm:hidden"
+				aria-hidden="true"
+			>
+				<defs>
+					<linearGradient id="slim-{uid}">
+						{#each weeks as w (w.day)}<stop
+								offset={(w.day + 3 - first) / (last - first)}
+								stop-color="var(--color-frost)"
+								stop-opacity={0.06 + w.frost * 0.55}
+							/>{/each}
+					</linearGradient>
+				</defs>
+				<rect width="1000" height="12" fill="url(#slim-{uid})" />
+				<rect
+					x={((mark - first) / (last - first)) * 1000 - 4}
+					width="8"
+					height="12"
+					fill="var(--color-catkin)"
+					stroke="var(--color-ink)"
+					stroke-width="1"
+				/>
+			</svg>
+		{/if}
 		<div bind:clientWidth={width} class="{open ? 'block' : 'hidden sm:block'} pb-1">
 			<svg
 				bind:this={svg}

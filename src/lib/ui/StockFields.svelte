@@ -30,14 +30,8 @@
 	const sizeLabel = $derived(
 		measure === 'height' ? 'Height' : measure === 'pot' ? 'Width of its pot' : 'Width of the clump'
 	);
-	let protection = $state('');
-	$effect.pre(() => {
-		protection = at.protection;
-	});
-	let count = $state(1);
-	$effect.pre(() => {
-		count = at.count;
-	});
+	let protection = $derived(at.protection);
+	let count = $derived(at.count);
 </script>
 
 <Field

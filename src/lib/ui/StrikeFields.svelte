@@ -10,10 +10,7 @@
 		pieces: [string, string];
 	}
 	let { count, places, placeId, way, pieces }: Props = $props();
-	let struck = $state(1);
-	$effect.pre(() => {
-		struck = count;
-	});
+	let struck = $derived(count);
 	const uid = $props.id();
 </script>
 

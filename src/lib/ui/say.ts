@@ -33,6 +33,15 @@ export const STAGE_WORDS: Record<StageName | 'struck' | 'planned', string> = {
 	planted: 'planted'
 };
 
+/** A stage as a thing that things hang on. */
+export const HINGE_WORDS: Record<StageName, string> = {
+	rooted: 'the rooting',
+	potted: 'the potting on',
+	wintered: 'the winter',
+	ready: 'the growing on',
+	planted: 'the planting out'
+};
+
 export const PURPOSE_WORDS = {
 	plants: 'plants',
 	hedge: 'hedge',

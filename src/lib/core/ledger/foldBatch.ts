@@ -30,7 +30,8 @@ export interface Batch {
 	unrooted: number;
 	rooted: number;
 	potted: number;
-	wintered: boolean;
+	/** Day of the last count after a winter. */
+	winteredOn: string | null;
 	planted: number;
 	given: number;
 	kept: number;
@@ -113,7 +114,7 @@ const blank = (
 	unrooted: 0,
 	rooted: 0,
 	potted: 0,
-	wintered: false,
+	winteredOn: null,
 	planted: 0,
 	given: 0,
 	kept: 0,
@@ -150,7 +151,12 @@ function begin(e: AnyEntry): Next {
 			b.struckOn = d.struck_on;
 			b.struck = d.unrooted + d.rooted + d.potted;
 			if (b.struck < 1) return refuse('batch.empty-split', 'Split off at least one piece.', 'count');
-			Object.assign(b, { unrooted: d.unrooted, rooted: d.rooted, potted: d.potted, wintered: d.wintered });
+			Object.assign(b, {
+				unrooted: d.unrooted,
+				rooted: d.rooted,
+				potted: d.potted,
+				winteredOn: d.wintered ? e.on : null
+			});
 			Object.assign(b, { treatment: d.treatment, container: d.container, since: e.on, lastOn: e.on });
 			return ok(b);
 		}
@@ -263,7 +269,7 @@ function apply(b: Batch, e: AnyEntry): Next {
 			b.potted -= lost - fromUnrooted - fromRooted;
 			b.lost += lost;
 			tally(b, 'wintered', e.data.alive, lost);
-			b.wintered = true;
+			b.winteredOn = e.on;
 			return ok(b);
 		}
 		case 'batch.planted': {

@@ -130,7 +130,7 @@ describe('the story of a batch', () => {
 			potted(10),
 			entry('batch.wintered', { alive: 7 }, '2028-04-20')
 		);
-		expect(b).toMatchObject({ potted: 7, lost: 3, wintered: true });
+		expect(b).toMatchObject({ potted: 7, lost: 3, winteredOn: '2028-04-20' });
 		expect(b.seen.wintered).toEqual({ passed: 7, failed: 3 });
 	});
 

@@ -17,7 +17,8 @@ export interface Standing {
 	rooted: number;
 	potted: number;
 	planted: number;
-	wintered: boolean;
+	/** Day of the last count after a winter, if any. */
+	winteredOn: DayNumber | null;
 	/** Day of striking (for a planned batch the day it is to be struck). */
 	struckOn: DayNumber;
 	/** Day since when the rooted and the potted stand where they stand. */
@@ -104,10 +105,12 @@ export function forecast(
 	const go = (pool: Pool, q: number) => walkPool(kind, way, standing, pool, q, today, climate);
 	const largest = largestPool(standing)!;
 	const usual = go(largest, 0.5);
-	const crosses = usual?.steps.some((s) => s.stage.to === 'wintered') ?? false;
-	const lastStages = (['wintered', 'ready', 'planted'] as const).filter(
-		(s) => own.has(s) && (s !== 'wintered' || crosses)
-	);
+	const winters = usual?.steps.filter((s) => s.stage.to === 'wintered').length ?? 0;
+	const lastStages = [
+		...Array<StageName>(winters).fill('wintered'),
+		'ready' as const,
+		'planted' as const
+	].filter((s) => own.has(s));
 
 	/** Distribution of what comes of some of the pools. */
 	const pmfOf = (some: ReadonlySet<Pool>): Float64Array => {
@@ -161,7 +164,7 @@ function walkPool(
 	const has = (stage: StageName) => way.stages.some((s) => s.to === stage);
 	const at = pool === 'unrooted' ? null : has(pool) ? pool : has('rooted') ? 'rooted' : null;
 	const start = pool === 'unrooted' ? standing.struckOn : standing.since;
-	const w = walk(kind, way, start, q, climate, at, standing.wintered);
+	const w = walk(kind, way, start, q, climate, at, standing.winteredOn);
 	// What should have been done by today and was not cannot be planted before today.
 	if (!w || w.planted >= today) return w;
 	const late = walk(kind, { stages: way.stages.filter((s) => s.to === 'planted') }, today, q, climate);

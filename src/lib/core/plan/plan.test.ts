@@ -101,6 +101,22 @@ describe('walking a batch through the seasons', () => {
 		);
 	});
 
+	it('goes through every winter until it is planted, and counts none twice', () => {
+		const holly = kind('holly');
+		const winters = (on: string, winteredOn: string | null) =>
+			walk(
+				holly,
+				holly.ways[0]!,
+				day(on),
+				0.9,
+				north,
+				null,
+				winteredOn === null ? null : day(winteredOn)
+			)!.steps.filter((s) => s.stage.to === 'wintered').length;
+		expect(winters('2027-09-20', null)).toBeGreaterThanOrEqual(2);
+		expect(winters('2027-09-20', '2028-05-01')).toBe(winters('2027-09-20', null) - 1);
+	});
+
 	it('gives the share of luck that is in time', () => {
 		expect(chanceInTime((q) => 1000 + q * 100, 1050)).toBe(0.5);
 		expect(chanceInTime(() => 1000, 1000)).toBe(1);
@@ -263,7 +279,7 @@ describe('a living batch', () => {
 		rooted: 0,
 		potted: 0,
 		planted: 0,
-		wintered: false,
+		winteredOn: null,
 		struckOn: day('2027-07-12'),
 		since: day('2027-07-12'),
 		lookedOn: null,
@@ -435,7 +451,7 @@ describe('the round', () => {
 		unrooted: 20,
 		rooted: 0,
 		potted: 0,
-		wintered: false,
+		winteredOn: null,
 		planted: 0,
 		given: 0,
 		kept: 0,
@@ -467,7 +483,7 @@ describe('the round', () => {
 		).toContain('winter-count');
 		expect(
 			tasks(
-				{ unrooted: 0, potted: 12, since: '2027-09-01', lastOn: '2028-04-20', wintered: true },
+				{ unrooted: 0, potted: 12, since: '2027-09-01', lastOn: '2028-04-20', winteredOn: '2028-04-20' },
 				'2028-05-10'
 			)
 		).toContain('plant');

@@ -2,7 +2,7 @@
 import quantileOfNormal from '@stdlib/stats-base-dists-normal-quantile';
 import type { DayNumber } from '../dates.js';
 import type { Kind, Stage, StageName, WayProfile } from '../handbook/schema.js';
-import { afterGrowth, crossesWinter, nextStandstill } from '../season/growth.js';
+import { afterGrowth, wintersBetween } from '../season/growth.js';
 import type { Climate } from '../season/climate.js';
 import { openings } from '../season/windows.js';
 
@@ -28,7 +28,7 @@ export interface Step {
 }
 
 export interface Walk {
-	/** Stages gone through, in order of time; wintered only if a winter is crossed. */
+	/** Stages gone through, in order of time; wintered once for each winter crossed. */
 	steps: Step[];
 	planted: DayNumber;
 }
@@ -52,7 +52,7 @@ export function plantingDay(
 /**
  * Walks a batch from a day on. `q` sets the luck of all stages together: slow seasons are slow for
  * everything, so the stages are taken to move as one, which is the careful side for "in time".
- * `reached` leaves out what has been passed already; `wintered` says that a winter is behind.
+ * `reached` leaves out what has been passed already; winters before `winteredOn` are behind.
  */
 export function walk(
 	kind: Pick<Kind, 'plant_out'>,
@@ -61,7 +61,7 @@ export function walk(
 	q: number,
 	climate: Climate,
 	reached: StageName | null = null,
-	wintered = false
+	winteredOn: DayNumber | null = null
 ): Walk | null {
 	const passed = reached === null ? -1 : way.stages.findIndex((s) => s.to === reached);
 	const ahead = way.stages.slice(passed + 1).filter((s) => s.to !== 'wintered' && s.to !== 'planted');
@@ -76,12 +76,12 @@ export function walk(
 	const planted = plantingDay(kind, day, climate);
 	if (planted === null) return null;
 	const winter = way.stages.find((s) => s.to === 'wintered');
-	if (winter && !wintered && crossesWinter(start, planted, climate)) {
-		const rest = nextStandstill(start, climate);
-		const to = Math.min(rest.to, planted);
-		const at = steps.findIndex((s) => s.to > to);
-		steps.splice(at < 0 ? steps.length : at, 0, { stage: winter, from: Math.max(start, rest.from), to });
-	}
+	if (winter)
+		for (const rest of wintersBetween(Math.max(start, winteredOn ?? start), planted, climate)) {
+			const to = Math.min(rest.to, planted);
+			const at = steps.findIndex((s) => s.to > to);
+			steps.splice(at < 0 ? steps.length : at, 0, { stage: winter, from: Math.max(start, rest.from), to });
+		}
 	const last = way.stages.find((s) => s.to === 'planted');
 	if (last) steps.push({ stage: last, from: planted, to: planted });
 	return { steps, planted };

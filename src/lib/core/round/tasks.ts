@@ -70,9 +70,9 @@ export function batchTasks(
 	const last = dayNumber(batch.lastOn ?? batch.struckOn!);
 	const find = (to: string) => way.stages.find((s) => s.to === to);
 
-	const rest = nextStandstill(dayNumber(batch.struckOn!), climate);
+	const rest = nextStandstill(dayNumber(batch.winteredOn ?? batch.struckOn!), climate);
 	const winter = find('wintered');
-	if (climate.lastFrost && winter && !batch.wintered && rest.to <= until)
+	if (climate.lastFrost && winter && rest.to <= until)
 		add({
 			key: `winter:${batch.id}:${rest.to}`,
 			kind: 'winter-count',
@@ -125,7 +125,7 @@ export function batchTasks(
 			0.5,
 			climate,
 			batch.potted > 0 && potting ? 'potted' : 'rooted',
-			batch.wintered
+			batch.winteredOn === null ? null : dayNumber(batch.winteredOn)
 		);
 		const on = usual ? Math.max(usual.planted, plantingDay(kind, today, climate) ?? usual.planted) : null;
 		if (on !== null)

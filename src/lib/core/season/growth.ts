@@ -31,10 +31,15 @@ export function afterGrowth(start: DayNumber, days: number, c: Climate): DayNumb
 	return day;
 }
 
-/** Does the stretch from a to b hold the middle of a winter? */
-export function crossesWinter(a: DayNumber, b: DayNumber, c: Climate): boolean {
-	if (!hasWinter(c)) return false;
-	const { from, to } = nextStandstill(a, c);
-	const middle = (from + to) / 2;
-	return middle >= a ? middle <= b : crossesWinter(to + 1, b, c) && to + 1 <= b;
+/** The standstills whose middle lies between a and b: the winters that plants go through in that time. */
+export function wintersBetween(a: DayNumber, b: DayNumber, c: Climate): { from: DayNumber; to: DayNumber }[] {
+	if (!hasWinter(c)) return [];
+	const found: { from: DayNumber; to: DayNumber }[] = [];
+	for (let rest = nextStandstill(a, c); (rest.from + rest.to) / 2 <= b; rest = nextStandstill(rest.to + 1, c))
+		if ((rest.from + rest.to) / 2 >= a) found.push(rest);
+	return found;
 }
+
+/** Does the stretch from a to b hold the middle of a winter? */
+export const crossesWinter = (a: DayNumber, b: DayNumber, c: Climate): boolean =>
+	wintersBetween(a, b, c).length > 0;

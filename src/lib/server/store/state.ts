@@ -235,7 +235,7 @@ interface BatchRow {
 	unrooted: number;
 	rooted: number;
 	potted: number;
-	wintered: boolean;
+	wintered_on: string | null;
 	planted: number;
 	given: number;
 	kept: number;
@@ -253,7 +253,7 @@ interface BatchRow {
 }
 
 const BATCH = `id, code, kind_id, way_id, stock_id, want_id, place_id, from_batch, status, planned_on, planned_count, struck_on, struck,
-	unrooted, rooted, potted, wintered, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, entries`;
+	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, entries`;
 
 const asBatch = (r: BatchRow): Batch => ({
 	id: r.id,
@@ -272,7 +272,7 @@ const asBatch = (r: BatchRow): Batch => ({
 	unrooted: r.unrooted,
 	rooted: r.rooted,
 	potted: r.potted,
-	wintered: r.wintered,
+	winteredOn: r.wintered_on,
 	planted: r.planted,
 	given: r.given,
 	kept: r.kept,
@@ -344,7 +344,7 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			b.unrooted,
 			b.rooted,
 			b.potted,
-			b.wintered,
+			b.winteredOn,
 			b.planted,
 			b.given,
 			b.kept,

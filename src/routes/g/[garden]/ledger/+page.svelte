@@ -60,8 +60,11 @@
 	onsubmit={(e) => {
 		e.preventDefault();
 		const form = new FormData(e.currentTarget);
-		const search = new URLSearchParams();
-		for (const [name, value] of form) if (typeof value === 'string' && value) search.set(name, value);
+		const search = [...form]
+			.flatMap(([name, value]) =>
+				typeof value === 'string' && value ? [`${name}=${encodeURIComponent(value)}`] : []
+			)
+			.join('&');
 		void goto(`?${search}`, { keepFocus: true, noScroll: true });
 	}}
 >

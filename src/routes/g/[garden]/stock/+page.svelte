@@ -41,7 +41,7 @@
 					{#each open as g (g.wayId)}
 						<li>
 							<span class="font-head text-2xl font-semibold">{g.now}</span>
-							<span>{g.wayName}{g.now === 1 ? '' : 's'} now</span>
+							<span>{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]} now, {g.wayName};</span>
 							<span class="note"
 								>{g.fullAgainOn
 									? `of ${g.full}; all again ${sayDate(g.fullAgainOn)}`

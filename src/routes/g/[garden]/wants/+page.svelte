@@ -3,7 +3,7 @@
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import { PURPOSE_WORDS, STAGE_WORDS } from '$lib/ui/say.js';
+	import { HINGE_WORDS, PURPOSE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -49,7 +49,7 @@
 							: ''} · by {sayDate(want.due)}
 					</p>
 					{#if want.hinge}<p class="note">
-							Hangs most on {want.hinge.code}: {STAGE_WORDS[want.hinge.stage]}.
+							Hangs most on {HINGE_WORDS[want.hinge.stage]} of {want.hinge.code}.
 						</p>{/if}
 				</div>
 				<div>

@@ -181,7 +181,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 						unrooted: Math.max(0, count - potted - rooted),
 						rooted,
 						potted,
-						wintered: b.wintered,
+						wintered: b.winteredOn !== null,
 						struck_on: b.struckOn ?? frame.on,
 						treatment: b.treatment,
 						container: b.container

@@ -47,13 +47,7 @@
 	};
 	const usable = $derived(
 		VERBS.filter(([v]) =>
-			b.inHand === 0
-				? v === 'lost' && standing > 0
-				: v === 'split'
-					? b.inHand > 1
-					: v === 'wintered'
-						? !b.wintered
-						: true
+			b.inHand === 0 ? v === 'lost' && standing > 0 : v === 'split' ? b.inHand > 1 : true
 		)
 	);
 	let verb = $state<Verb | null>(null);
@@ -339,7 +333,7 @@
 			<section>
 				<h2 class="border-b border-ink pb-1">What is ahead, usually</h2>
 				<ol class="ruled">
-					{#each b.steps as s (s.to)}<li class="flex justify-between py-2">
+					{#each b.steps as s, i (i)}<li class="flex justify-between py-2">
 							<span>{STAGE_WORDS[s.to]}</span><span class="text-faded">{sayDate(s.on)}</span>
 						</li>{/each}
 				</ol>

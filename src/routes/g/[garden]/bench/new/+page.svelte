@@ -4,11 +4,8 @@
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
-	let stockId = $state('');
+	let stockId = $derived(data.stock);
 	let wayId = $state('');
-	$effect.pre(() => {
-		stockId = data.stock;
-	});
 	const stock = $derived(data.stocks.find((s) => s.id === stockId));
 	const way = $derived(stock?.ways.find((w) => w.id === wayId) ?? stock?.ways[0]);
 	$effect(() => {

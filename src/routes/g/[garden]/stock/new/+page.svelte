@@ -4,10 +4,7 @@
 	import StockFields from '$lib/ui/StockFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
-	let kindId = $state('');
-	$effect.pre(() => {
-		kindId = data.kind;
-	});
+	let kindId = $derived(data.kind);
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
 	const blank = $derived({
 		place_id: null,

@@ -9,7 +9,7 @@
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import { money, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import { HINGE_WORDS, money, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -85,9 +85,8 @@
 					)}.
 				</p>{/if}
 			{#if want.hinge}<p class="note">
-					It hangs most on <a href="{base}/bench/{want.hinge.batchId}">{want.hinge.code}</a>: {STAGE_WORDS[
-						want.hinge.stage
-					]}.
+					It hangs most on {HINGE_WORDS[want.hinge.stage]} of
+					<a href="{base}/bench/{want.hinge.batchId}">{want.hinge.code}</a>.
 				</p>{/if}
 		{/if}
 	</div>
@@ -256,12 +255,14 @@
 										</div>
 										<div>
 											<dt class="note">Mix</dt>
-											<dd class="font-semibold">{sayVolume(w.best.effort.litres, data.garden.units)}</dd>
+											<dd class="font-semibold">
+												{w.best.effort.litres ? sayVolume(w.best.effort.litres, data.garden.units) : 'none'}
+											</dd>
 										</div>
 										<div>
-											<dt class="note">Costs, against buying</dt>
+											<dt class="note">Costs, or bought</dt>
 											<dd class="font-semibold">
-												{money(w.best.effort.cost, currency)}, {money(w.best.buying, currency)}
+												{money(w.best.effort.cost, currency)} or {money(w.best.buying, currency)}
 											</dd>
 										</div>
 									</dl>
@@ -279,7 +280,7 @@
 													></thead
 												>
 												<tbody class="ruled">
-													{#each w.best.effort.stages as s (s.to)}
+													{#each w.best.effort.stages as s, i (i)}
 														<tr class="border-b border-rule"
 															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3"
 																>{Math.round(s.entering)}</td

@@ -11,7 +11,7 @@
 
 	type Purpose = keyof typeof PURPOSE_WORDS;
 	let purpose = $state<Purpose>('plants');
-	let kindId = $state('');
+	let kindId = $derived(data.kind);
 	let target = $state(10);
 	let length = $state('');
 	let width = $state('');
@@ -23,9 +23,6 @@
 	let spares = $state(0);
 	let due = $state('');
 	let confidence = $state(90);
-	$effect.pre(() => {
-		kindId = data.kind;
-	});
 
 	const us = $derived(data.garden.units.length === 'us');
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
