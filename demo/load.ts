@@ -245,6 +245,17 @@ function tellBatch(b: BatchStory, year: number, back: number, newest: ReadonlyMa
 		let on = `${at.slice(0, 4)}-${step[0]}`;
 		if (on < at) on = `${Number(at.slice(0, 4)) + 1}-${step[0]}`;
 		at = on;
+		if (step[1] === 'pot') {
+			// What had not rooted by then is thrown out three weeks later.
+			const out = addDays(on, 21);
+			const data = { count: UNROOTED, why: 'never rooted', planted: false };
+			told.push({
+				on: out,
+				order: 80,
+				needs: batchId,
+				acts: [{ id: id(`${batchId} laggards ${i}`), kind: 'batch.lost', subjectId: batchId, on: out, data }]
+			});
+		}
 		told.push({
 			on,
 			order: 2 + i,
@@ -320,7 +331,7 @@ function tellStep(
 					on,
 					data: {
 						kind_id: kindId,
-						place_id: null,
+						place_id: id('place sill'),
 						label: 'young one, kept',
 						count: step[2],
 						size_cm: null,

@@ -11,7 +11,7 @@ import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { quantilesOf } from '$lib/core/odds/strike.js';
-import { batchTasks, inWalkingOrder, shelterTask } from '$lib/core/round/tasks.js';
+import { batchTasks, inWalkingOrder, shelterTask, winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
 export interface BatchView extends Batch {
@@ -94,7 +94,7 @@ export async function batchViews(
 export interface RoundStop {
 	placeId: string | null;
 	placeName: string;
-	tasks: (Task & { title: string; code: string | null; late: boolean; link: string })[];
+	tasks: (Task & { title: string; code: string | null; late: boolean; link: string; seen: number | null })[];
 	minutes: number;
 }
 
@@ -111,6 +111,7 @@ export interface Round {
 const VERB: Record<Task['kind'], string> = {
 	strike: 'Strike',
 	look: 'Look at',
+	'winter-look': 'Look over',
 	pot: 'Pot',
 	'winter-count': 'Count after winter',
 	shelter: 'Bring in',
@@ -137,6 +138,7 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) continue;
 		tasks.push(...batchTasks(b, kind, way, day, horizon, garden.climate));
+		tasks.push(...winterLook(b, sheltered(b.placeId), day, horizon, garden.climate));
 		if (b.status === 'growing')
 			tasks.push(
 				...shelterTask(
@@ -170,11 +172,7 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 	};
 	const title = (t: Task) => `${VERB[t.kind]} ${t.count} ${nameOf(t)}`;
 	const link = (t: Task) =>
-		t.batchId
-			? `bench/${t.batchId}${t.kind === 'strike' ? '?do=strike' : `?do=${t.kind}`}`
-			: t.stockId
-				? `stock/${t.stockId}`
-				: 'wants';
+		t.batchId ? `bench/${t.batchId}${`?do=${t.kind}`}` : t.stockId ? `stock/${t.stockId}` : 'wants';
 	// A planned batch is struck where its stock stands, if it has no place of its own.
 	const at = (t: Task) =>
 		t.kind === 'strike' && t.stockId ? (stockById.get(t.stockId)?.place_id ?? t.placeId) : t.placeId;
@@ -200,7 +198,8 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 			title: title(t),
 			code: t.batchId ? (batchById.get(t.batchId)?.code ?? null) : null,
 			late: t.by < day,
-			link: link(t)
+			link: link(t),
+			seen: t.batchId ? (batchById.get(t.batchId)?.entries ?? null) : null
 		});
 		stop.minutes += t.minutes;
 	}

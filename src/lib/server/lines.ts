@@ -1,4 +1,5 @@
 /** The one line an entry is read and searched by, as things were called when it was written. */
+import { sayDate } from '$lib/core/dates.js';
 import { handbook } from './handbook.js';
 import type { StockRow, WantRow, PlaceRow } from './store/state.js';
 import type { AnyEntry, Batch } from '$lib/core/ledger/index.js';
@@ -44,7 +45,7 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 		case 'stock.gone':
 			return `${stock}: gone${e.data.why ? `, ${e.data.why}` : ''}`;
 		case 'want.set':
-			return `Want: ${e.data.target} ${kindName(e.data.kind_id)}${e.data.label ? `, ${e.data.label}` : ''}, by ${e.data.due}`;
+			return `Want: ${e.data.target} ${kindName(e.data.kind_id)}${e.data.label ? `, ${e.data.label}` : ''}, by ${sayDate(e.data.due)}`;
 		case 'want.dropped':
 			return `Want dropped: ${n.want ? kindName(n.want.kind_id) : ''}${e.data.why ? `, ${e.data.why}` : ''}`;
 		case 'figure.set':
@@ -52,7 +53,7 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 		case 'figure.cleared':
 			return `${kindName(e.data.kind_id)}: back to the handbook's figure for ${e.data.path}`;
 		case 'batch.planned':
-			return `${e.data.code} ${kindName(e.data.kind_id)}: planned ${e.data.count}, ${wayName(e.data.kind_id, e.data.way_id)}, for ${e.data.planned_on}`;
+			return `${e.data.code} ${kindName(e.data.kind_id)}: planned ${e.data.count}, ${wayName(e.data.kind_id, e.data.way_id)}, for ${sayDate(e.data.planned_on)}`;
 		case 'batch.struck':
 			return `${e.data.code} ${kindName(e.data.kind_id)}: struck ${e.data.struck}, ${wayName(e.data.kind_id, e.data.way_id)}${at(e.data.place_id)}`;
 		case 'batch.split-off':

@@ -49,7 +49,7 @@
 			bind:value
 			type="number"
 			inputmode="numeric"
-			class="box mx-1 w-24 text-center text-xl font-semibold"
+			class="box box-count mx-1 text-center text-xl font-semibold"
 			aria-invalid={wrong() ? 'true' : undefined}
 			aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
 		/>

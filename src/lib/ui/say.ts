@@ -23,6 +23,14 @@ export const PLACE_WORDS: Record<PlaceKind, string> = {
 	ground: 'in the ground'
 };
 
+export const LIGHT_WORDS = {
+	dark: 'dark',
+	shade: 'shade',
+	part: 'part shade',
+	bright: 'bright, no direct sun',
+	sun: 'full sun'
+} as const;
+
 export const STAGE_WORDS: Record<StageName | 'struck' | 'planned', string> = {
 	planned: 'planned',
 	struck: 'struck',

@@ -12,7 +12,7 @@ import { sumOf } from '../odds/sum.js';
 import { atLeast, strike } from '../odds/strike.js';
 import type { Climate } from '../season/climate.js';
 import { asEvidence, stageOdds } from '../evidence/evidence.js';
-import { batchTasks, inWalkingOrder, shelterTask } from '../round/tasks.js';
+import { batchTasks, inWalkingOrder, shelterTask, winterLook } from '../round/tasks.js';
 import { canGive, fullYield, mayMultiply, recoversOn } from '../material/index.js';
 import type { Batch } from '../ledger/foldBatch.js';
 import {
@@ -502,6 +502,27 @@ describe('the round', () => {
 			shelterTask({ ...of, sheltered: true }, coleus, day('2027-09-10'), day('2027-09-24'), north)
 		).toHaveLength(0);
 		expect(shelterTask(of, lavender, day('2027-09-10'), day('2027-09-24'), north)).toHaveLength(0);
+	});
+
+	it('looks over what stands under shelter once a week in winter, and only then', () => {
+		const look = (b: Partial<Batch>, on: string, sheltered = true) =>
+			winterLook({ ...batch, unrooted: 0, potted: 9, ...b }, sheltered, day(on), day(on) + 6, north);
+		expect(look({ lastOn: '2027-10-10' }, '2027-12-01')).toMatchObject([
+			{ from: day('2027-12-01'), kind: 'winter-look' }
+		]);
+		expect(look({ lastOn: '2027-11-30' }, '2027-12-01')).toMatchObject([{ from: day('2027-12-07') }]);
+		expect(look({}, '2027-08-01')).toEqual([]);
+		expect(look({}, '2027-12-01', false)).toEqual([]);
+		expect(look({ potted: 0 }, '2027-12-01')).toEqual([]);
+	});
+
+	it('expects no roots of hardwood while it rests', () => {
+		const willow = kind('willow');
+		const rods = { ...batch, struckOn: '2027-11-20', since: '2027-11-20', lastOn: '2027-11-20' };
+		const due = (on: string) =>
+			batchTasks(rods, willow, willow.ways[0]!, day(on), day(on) + 6, north).map((t) => t.kind);
+		expect(due('2028-01-20')).toEqual([]);
+		expect(due('2028-06-10')).toContain('look');
 	});
 
 	it('goes by place in walking order, the most urgent first at each', () => {

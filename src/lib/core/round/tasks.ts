@@ -4,12 +4,13 @@ import { dayNumber } from '../dates.js';
 import type { Kind, WayProfile } from '../handbook/schema.js';
 import { inHand } from '../ledger/foldBatch.js';
 import type { Batch } from '../ledger/foldBatch.js';
-import { nextStandstill } from '../season/growth.js';
+import { afterGrowth, hasWinter, nextStandstill } from '../season/growth.js';
 import type { Climate } from '../season/climate.js';
 import { frostOdds } from '../season/frost.js';
 import { plantingDay, stageDays, walk } from '../plan/walk.js';
 
-export type TaskKind = 'strike' | 'look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
+export type TaskKind =
+	'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
 
 export interface Task {
 	/** Stable: the same work has the same key from day to day. */
@@ -85,8 +86,13 @@ export function batchTasks(
 
 	const rooting = find('rooted');
 	if (batch.unrooted > 0 && rooting) {
-		const usual = dayNumber(batch.struckOn!) + stageDays(rooting.days, 0.5);
-		const slow = dayNumber(batch.struckOn!) + stageDays(rooting.days, 0.9);
+		const struck = dayNumber(batch.struckOn!);
+		const after = (q: number) =>
+			rooting.grows === 'always'
+				? struck + stageDays(rooting.days, q)
+				: afterGrowth(struck, stageDays(rooting.days, q), climate);
+		const usual = after(0.5);
+		const slow = after(0.9);
 		// First look when half should have rooted, then every ten days or so, for each look disturbs.
 		const due = Math.max(usual, last + 10);
 		add({
@@ -140,6 +146,41 @@ export function batchTasks(
 			});
 	}
 	return tasks;
+}
+
+/** Plants under shelter are looked over this often in winter. Common practice, no source. */
+const WINTER_LOOK_DAYS = 7;
+
+/** In winter plants under shelter are looked over once a week: water, mould, mice. */
+export function winterLook(
+	batch: Batch,
+	sheltered: boolean,
+	today: DayNumber,
+	until: DayNumber,
+	climate: Climate
+): Task[] {
+	const pieces = inHand(batch);
+	if (!sheltered || pieces === 0 || batch.status !== 'growing' || !hasWinter(climate)) return [];
+	const rest = nextStandstill(today, climate);
+	const due = Math.max(rest.from, dayNumber(batch.lastOn ?? batch.struckOn!) + WINTER_LOOK_DAYS);
+	if (due > until || due >= rest.to) return [];
+	// A week that was missed is gone: it is not late, it is due now.
+	const from = Math.max(due, today);
+	return [
+		{
+			...base,
+			batchId: batch.id,
+			placeId: batch.placeId,
+			wantId: batch.wantId,
+			key: `winter-look:${batch.id}:${due}`,
+			kind: 'winter-look',
+			from,
+			by: from + 6,
+			count: pieces,
+			minutes: 1 + pieces * 0.1,
+			why: 'Once a week in winter: water only what is dry, take out what moulds.'
+		}
+	];
 }
 
 /** Tender stock and batches are to come in before frost is likely: the day its odds pass 1 in 10. */

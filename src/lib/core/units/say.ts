@@ -18,38 +18,38 @@ const tidy = (value: number, digits: number): string =>
 
 /** "−18 °C" or "0 °F". */
 export const sayTemperature = (celsius: number, units: UnitChoice): string =>
-	units.temperature === 'C' ? `${tidy(celsius, 0)} °C` : `${tidy(toFahrenheit(celsius), 0)} °F`;
+	units.temperature === 'C' ? `${tidy(celsius, 0)}\u00a0°C` : `${tidy(toFahrenheit(celsius), 0)}\u00a0°F`;
 
 /** Short lengths: "7.5 cm", "3 in". */
 export const sayLength = (cm: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(cm, cm < 20 ? 1 : 0)} cm`
-		: `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)} in`;
+		? `${tidy(cm, cm < 20 ? 1 : 0)}\u00a0cm`
+		: `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
 
 export const sayLengthRange = (lowCm: number, highCm: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(lowCm, 1)}–${tidy(highCm, 1)} cm`
-		: `${tidy(inchesFromCm(lowCm), 1)}–${tidy(inchesFromCm(highCm), 1)} in`;
+		? `${tidy(lowCm, 1)}–${tidy(highCm, 1)}\u00a0cm`
+		: `${tidy(inchesFromCm(lowCm), 1)}–${tidy(inchesFromCm(highCm), 1)}\u00a0in`;
 
 /** Long lengths: "12.5 m", "41 ft". */
 export const sayDistance = (metres: number, units: UnitChoice): string =>
-	units.length === 'metric' ? `${tidy(metres, 1)} m` : `${tidy(feetFromMetres(metres), 1)} ft`;
+	units.length === 'metric' ? `${tidy(metres, 1)}\u00a0m` : `${tidy(feetFromMetres(metres), 1)}\u00a0ft`;
 
 export const sayArea = (squareMetres: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(squareMetres, squareMetres < 1 ? 2 : 1)} m²`
-		: `${tidy(squareMetres / M2_PER_SQUARE_FOOT, 1)} sq ft`;
+		? `${tidy(squareMetres, squareMetres < 1 ? 2 : 1)}\u00a0m²`
+		: `${tidy(squareMetres / M2_PER_SQUARE_FOOT, 1)}\u00a0sq ft`;
 
 export const sayVolume = (litres: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(litres, litres < 10 ? 1 : 0)} L`
-		: `${tidy(litres / LITRES_PER_US_QUART, 1)} qt`;
+		? `${tidy(litres, litres < 10 ? 1 : 0)}\u00a0L`
+		: `${tidy(litres / LITRES_PER_US_QUART, 1)}\u00a0qt`;
 
 /** "45 min", "2 h 10 min". */
 export function sayMinutes(minutes: number): string {
 	const whole = Math.round(minutes);
-	if (whole < 90) return `${whole} min`;
+	if (whole < 90) return `${whole}\u00a0min`;
 	const hours = Math.floor(whole / 60);
 	const rest = whole % 60;
-	return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+	return rest === 0 ? `${hours} h` : `${hours} h ${rest}\u00a0min`;
 }

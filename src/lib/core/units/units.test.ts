@@ -64,14 +64,14 @@ describe('measures', () => {
 		expect(toFahrenheit(-40)).toBe(-40);
 		expect(toCelsius(212)).toBe(100);
 		// Hardy to zone 7 bears −18 °C, 0 °F (trade figure).
-		expect(sayTemperature(-17.8, { length: 'us', temperature: 'F' })).toBe('0 °F');
-		expect(sayTemperature(-17.8, { length: 'metric', temperature: 'C' })).toBe('−18 °C');
-		expect(sayLength(30.48, { length: 'us', temperature: 'F' })).toBe('12 in');
+		expect(sayTemperature(-17.8, { length: 'us', temperature: 'F' })).toBe('0\u00a0°F');
+		expect(sayTemperature(-17.8, { length: 'metric', temperature: 'C' })).toBe('−18\u00a0°C');
+		expect(sayLength(30.48, { length: 'us', temperature: 'F' })).toBe('12\u00a0in');
 	});
 
 	it('say times shortly', () => {
-		expect(sayMinutes(44.6)).toBe('45 min');
-		expect(sayMinutes(130)).toBe('2 h 10 min');
+		expect(sayMinutes(44.6)).toBe('45\u00a0min');
+		expect(sayMinutes(130)).toBe('2 h 10\u00a0min');
 		expect(sayMinutes(120)).toBe('2 h');
 	});
 });

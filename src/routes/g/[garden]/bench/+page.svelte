@@ -8,6 +8,7 @@
 	const VERB = {
 		strike: 'Strike',
 		look: 'Look',
+		'winter-look': 'Look over',
 		pot: 'Pot',
 		'winter-count': 'Count after winter',
 		shelter: 'Bring in',

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -89,9 +90,24 @@
 								{#if round.mayWait.includes(task.key)}<strong>May wait.</strong>{/if}
 							</p>
 						</div>
-						<a class="act" href="{base}/{task.link}"
-							>{task.kind === 'strike' ? 'Strike' : task.kind === 'shelter' ? 'See' : 'Log it'}</a
-						>
+						<div class="flex gap-2">
+							{#if data.isToday && (task.kind === 'look' || task.kind === 'winter-look')}
+								<EntryForm
+									action="?/well"
+									submit="All well"
+									today={data.garden.today}
+									dated={false}
+									noted={false}
+									seen={task.seen}
+									quiet
+								>
+									<input type="hidden" name="batch" value={task.batchId} />
+								</EntryForm>
+							{/if}
+							<a class="act self-start" href="{base}/{task.link}"
+								>{task.kind === 'strike' ? 'Strike' : task.kind === 'shelter' ? 'See' : 'Log it'}</a
+							>
+						</div>
 					</li>
 				{/each}
 			</ul>

@@ -6,17 +6,14 @@
 	import GardenFields from '$lib/ui/GardenFields.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
-	import { PLACE_WORDS } from '$lib/ui/say.js';
+	import { LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const units = $derived(data.garden.units);
 	type Place = PageData['places'][number];
 	let editing = $state<Place | 'new' | null>(null);
 	const edited = $derived(editing && editing !== 'new' ? editing : null);
-	const LIGHT = ['dark', 'shade', 'part', 'bright', 'sun'].map((v) => ({
-		value: v,
-		name: v === 'part' ? 'part shade' : v === 'sun' ? 'full sun' : v
-	}));
+	const LIGHT = Object.entries(LIGHT_WORDS).map(([value, name]) => ({ value, name }));
 	const t = (c: number | null | undefined) =>
 		c === null || c === undefined ? '' : String(Math.round(units.temperature === 'F' ? toFahrenheit(c) : c));
 	const room = (cm2: number | null | undefined) =>
@@ -51,7 +48,7 @@
 					<div>
 						<p class="font-semibold">{p.walk}. {p.name}</p>
 						<p class="note">
-							{PLACE_WORDS[p.kind]}, {p.light}{p.low_c !== null || p.high_c !== null
+							{PLACE_WORDS[p.kind]}, {LIGHT_WORDS[p.light]}{p.low_c !== null || p.high_c !== null
 								? `, ${p.low_c === null ? '' : sayTemperature(p.low_c, units)} to ${p.high_c === null ? '' : sayTemperature(p.high_c, units)}`
 								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
 						</p>

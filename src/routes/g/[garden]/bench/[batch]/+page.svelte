@@ -40,6 +40,7 @@
 	const OFFERED: Record<string, Verb> = {
 		strike: 'struck',
 		look: 'checked',
+		'winter-look': 'checked',
 		pot: 'potted',
 		'winter-count': 'wintered',
 		plant: 'planted',
@@ -310,11 +311,10 @@
 				{#each data.story as e (e.id)}
 					<li class="flex items-start justify-between gap-4 py-2">
 						<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
-							<p>
-								<span class="mr-3 inline-block w-24 text-faded">{sayDate(e.on)}</span>{e.line.replace(
-									`${b.code} ${b.kindName}: `,
-									''
-								)}
+							<p class="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
+								<span class="text-faded">{sayDate(e.on)}</span><span
+									>{e.line.replace(`${b.code} ${b.kindName}: `, '')}</span
+								>
 							</p>
 							{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
 						</div>
@@ -362,7 +362,7 @@
 		</section>
 		{#if b.treatment.medium || b.container}
 			<section>
-				<h2 class="border-b border-ink pb-1">How yours were struck</h2>
+				<h2 class="border-b border-ink pb-1">How yours stand</h2>
 				<p class="mt-2">
 					{[
 						b.container,

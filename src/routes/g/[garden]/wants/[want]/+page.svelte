@@ -39,7 +39,7 @@
 		grid: { left: 44, right: 16, top: 28, bottom: 28 },
 		legend: { top: 0, right: 0, itemHeight: 8 },
 		tooltip: { trigger: 'axis' },
-		xAxis: { type: 'time' },
+		xAxis: { type: 'time', axisLabel: { hideOverlap: true, formatter: '{d} {MMM}' } },
 		yAxis: { type: 'value', name: w.pieces[1], min: 0, minInterval: 1 },
 		series: [
 			{
@@ -59,6 +59,12 @@
 			}
 		]
 	});
+	function curveTitle(w: W): string {
+		const able = w.curve.filter((c) => c.strike !== null && c.strike <= c.canGive);
+		const [a, b] = [able[0], able.at(-1)];
+		if (!a || !b) return 'On no day is it enough';
+		return `Struck on ${sayDate(iso(a.on))} it takes ${a.strike}; on the last safe day, ${sayDate(iso(b.on))}, ${b.strike}`;
+	}
 	let shownCurve = $state<string | null>(null);
 </script>
 
@@ -321,7 +327,7 @@
 									</div>
 									{#if shownCurve === w.wayId}
 										<div class="mt-4">
-											<Chart title="How many it takes, by the day you strike" option={curve(w)} />
+											<Chart title={curveTitle(w)} option={curve(w)} />
 										</div>
 									{/if}
 								</div>

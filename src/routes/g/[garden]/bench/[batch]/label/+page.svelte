@@ -23,7 +23,7 @@
 				min="1"
 				max="60"
 				bind:value={copies}
-				class="box w-24"
+				class="box box-count"
 			/></label
 		>
 		<button class="act act-main" onclick={() => window.print()}>Print</button>

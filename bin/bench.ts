@@ -1,0 +1,199 @@
+/** Measures what docs/bench.md reports, and writes it there. Ratios are taken within one run. */
+import { spawn, spawnSync } from 'node:child_process';
+import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import pg from 'pg';
+import { Bench } from 'tinybench';
+import { buildIfStale } from './build.js';
+import { throwAwayCluster } from './cluster.js';
+import { endChild, freePort, ROOT, say, startApp } from './lib.js';
+import { simulate } from '../bench/simulate.js';
+import { betaOf } from '../src/lib/core/odds/beta.js';
+import { outcome } from '../src/lib/core/odds/chain.js';
+import { strike } from '../src/lib/core/odds/strike.js';
+import { fillLedger } from '../bench/fillLedger.js';
+
+const lines: string[] = [];
+const tell = (line = '') => {
+	lines.push(line);
+	say(line);
+};
+const ms = (n: number) => (n < 1 ? `${(n * 1000).toFixed(0)} µs` : `${n.toFixed(n < 10 ? 2 : 1)} ms`);
+const quantile = (sorted: number[], q: number) =>
+	sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
+
+tell('# Measured');
+tell();
+tell(
+	`Made by \`npm run bench\` on ${cpus().length} × ${cpus()[0]?.model.trim() ?? 'unknown'}, Node ${process.version}. Times vary with the machine; the ratios are what to compare.`
+);
+
+// ── odds
+const five = [betaOf(0.8, 14), betaOf(0.94, 20), betaOf(0.88, 12), betaOf(0.96, 20), betaOf(0.95, 20)];
+const bench = new Bench({ time: 1500, warmupTime: 500 });
+bench
+	.add('15 wanted through 3 stages', () => void strike(five.slice(0, 3), 15, 0.9))
+	.add('50 wanted through 5 stages', () => void strike(five, 50, 0.9))
+	.add('200 wanted through 5 stages', () => void strike(five, 200, 0.9))
+	.add('outcome of 300 through 5 stages', () => void outcome(five, 300));
+await bench.run();
+tell();
+tell('## Odds: how many to strike');
+tell();
+tell('| question | median |');
+tell('| --- | --- |');
+for (const task of bench.tasks) {
+	const result = task.result as { latency?: { p50: number } };
+	tell(`| ${task.name} | ${ms(result.latency?.p50 ?? Number.NaN)} |`);
+}
+// To know a chance of 0.9 to ±0.001 (one standard error) by simulation takes 0.9·0.1/0.001² = 90,000 runs, for each number tried.
+const RUNS = 90_000;
+const began = performance.now();
+simulate(five, 300, RUNS);
+const simulated = performance.now() - began;
+const exactBegan = performance.now();
+for (let i = 0; i < 10; i++) outcome(five, 300);
+const exact = (performance.now() - exactBegan) / 10;
+tell();
+tell(
+	`One outcome of 300 pieces through 5 stages: exact ${ms(exact)}; simulated with @stdlib's Beta and binomial generators to a standard error of 0.001 (${RUNS.toLocaleString('en')} runs) ${ms(simulated)}: **${Math.round(simulated / exact)} times as long**, and the exact one has no error.`
+);
+
+// ── the app with a ledger of 100,000 entries
+buildIfStale();
+const cluster = await throwAwayCluster();
+const client = new pg.Client({ connectionString: cluster.url('postgres') });
+await client.connect();
+await client.query('CREATE DATABASE bench');
+await client.end();
+const env = {
+	...process.env,
+	DATABASE_URL: cluster.url('bench'),
+	SURCULUS_TODAY: '2026-09-05',
+	SURCULUS_HOME: ROOT,
+	LOG_LEVEL: 'silent'
+};
+const ready = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
+	cwd: ROOT,
+	env,
+	encoding: 'utf8'
+});
+if (ready.status !== 0) throw new Error(ready.stderr);
+const port = await freePort();
+const app = await startApp(port, '127.0.0.1', env, 'ignore');
+const PAGES = [
+	'round',
+	'wants',
+	'stock',
+	'bench',
+	'ledger',
+	'ledger?q=lavender+rooted',
+	'ledger?kind=batch.planted',
+	'handbook'
+];
+async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
+	const times = new Map<string, { p50: number; p95: number }>();
+	for (const path of PAGES) {
+		const taken: number[] = [];
+		for (let i = 0; i < 35; i++) {
+			const start = performance.now();
+			await (await fetch(`http://127.0.0.1:${port}/g/three-alders/${path}`)).text();
+			if (i >= 5) taken.push(performance.now() - start);
+		}
+		taken.sort((a, b) => a - b);
+		times.set(path, { p50: quantile(taken, 0.5), p95: quantile(taken, 0.95) });
+	}
+	return times;
+}
+const small = await timePages();
+const filled = await fillLedger(cluster.url('bench'), 100_000);
+const large = await timePages();
+tell();
+tell(
+	`## Pages at ${filled.entries.toLocaleString('en')} entries (${filled.batches.toLocaleString('en')} batches)`
+);
+tell();
+tell('| page | p50 | p95 | p50 with the demo alone | ratio |');
+tell('| --- | --- | --- | --- | --- |');
+for (const path of PAGES) {
+	const l = large.get(path)!;
+	const s = small.get(path)!;
+	tell(`| ${path} | ${ms(l.p50)} | ${ms(l.p95)} | ${ms(s.p50)} | ${(l.p50 / s.p50).toFixed(1)} |`);
+}
+await endChild(app);
+cluster.remove();
+
+// ── script of the first load
+const assets = join(ROOT, 'build', 'client', '_app', 'immutable');
+const html = await firstPage();
+const scripts = [...new Set([...html.matchAll(/_app\/immutable\/([^"']+\.js)/g)].map((m) => m[1]!))];
+const styles = [...new Set([...html.matchAll(/_app\/immutable\/([^"']+\.css)/g)].map((m) => m[1]!))];
+const weigh = (files: string[]) =>
+	files.reduce((sum, f) => sum + gzipSync(readFileSync(join(assets, f))).length, 0);
+tell();
+tell('## First load of the round');
+tell();
+tell(
+	`Script ${(weigh(scripts) / 1000).toFixed(0)} kB gzip in ${scripts.length} files, styles ${(weigh(styles) / 1000).toFixed(0)} kB gzip. The charts' library is loaded when a chart is opened.`
+);
+
+// ── starts
+tell();
+tell('## Starts');
+tell();
+const warm = await timeStart();
+const fontKb =
+	readdirSync(join(assets, 'assets'))
+		.filter((f) => f.endsWith('.woff2'))
+		.reduce((sum, f) => sum + statSync(join(assets, 'assets', f)).size, 0) / 1000;
+tell(
+	`Second start (built, database there): ${(warm / 1000).toFixed(1)} s to the address. Fonts shipped: ${fontKb.toFixed(0)} kB, of which a page loads the parts it needs.`
+);
+writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
+
+async function firstPage(): Promise<string> {
+	const own = await throwAwayCluster();
+	const c = new pg.Client({ connectionString: own.url('postgres') });
+	await c.connect();
+	await c.query('CREATE DATABASE first');
+	await c.end();
+	const e = { ...env, DATABASE_URL: own.url('first') };
+	spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
+		cwd: ROOT,
+		env: e
+	});
+	const p = await freePort();
+	const child = await startApp(p, '127.0.0.1', e, 'ignore');
+	const text = await (await fetch(`http://127.0.0.1:${p}/g/three-alders/round`)).text();
+	await endChild(child);
+	own.remove();
+	return text;
+}
+
+/** Starts twice on an own port, the second time measured, and ends it as Ctrl-C does. */
+async function timeStart(): Promise<number> {
+	let taken = 0;
+	for (let i = 0; i < 2; i++) {
+		const p = await freePort();
+		const start = performance.now();
+		const child = spawn(join(ROOT, 'start'), ['--port', String(p)], {
+			cwd: ROOT,
+			stdio: ['ignore', 'pipe', 'inherit']
+		});
+		await new Promise<void>((resolve, reject) => {
+			child.stdout.on('data', (chunk: Buffer) => chunk.toString().includes('Surculus is at') && resolve());
+			child.once('exit', (code) =>
+				reject(new Error(`start ended with ${code}: does it run from here already?`))
+			);
+		});
+		taken = performance.now() - start;
+		child.removeAllListeners('exit');
+		const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+		child.kill('SIGINT');
+		await gone;
+	}
+	return taken;
+}
+rmSync(join(ROOT, '.surculus', 'running.json'), { force: true });

@@ -1,0 +1,101 @@
+/** Takes one picture of each main view from the sample garden, into docs/screenshots/. */
+import { chromium } from '@playwright/test';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import pg from 'pg';
+import { buildIfStale } from './build.js';
+import { throwAwayCluster } from './cluster.js';
+import { endChild, freePort, ROOT, say, startApp } from './lib.js';
+
+/** The day of the pictures: late summer, when most is going on. */
+const TODAY = '2026-09-05';
+const WIDE = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Shot {
+	name: string;
+	path: string;
+	size?: typeof WIDE;
+	/** Text of a link in the page to follow first. */
+	follow?: string;
+	/** Name of a button to press before the picture. */
+	press?: string;
+	whole?: boolean;
+}
+
+const SHOTS: Shot[] = [
+	{ name: 'round', path: 'round' },
+	{ name: 'round-phone', path: 'round', size: PHONE },
+	{ name: 'wants', path: 'wants' },
+	{ name: 'want-plan', path: 'wants', follow: 'cover the upper bank', press: 'Other days', whole: true },
+	{ name: 'want-new', path: 'wants/new?kind=lavender' },
+	{ name: 'stock', path: 'stock' },
+	{ name: 'stock-plant', path: 'stock', follow: 'plum' },
+	{ name: 'bench', path: 'bench' },
+	{ name: 'bench-ahead', path: 'bench?day=2027-05-20' },
+	{ name: 'batch', path: 'bench', follow: 'Border penstemon', press: 'Check', whole: true },
+	{ name: 'batch-phone', path: 'bench', follow: 'Border penstemon', press: 'Check', size: PHONE },
+	{ name: 'ledger', path: 'ledger' },
+	{ name: 'handbook', path: 'handbook' },
+	{ name: 'handbook-kind', path: 'handbook/lavender' },
+	{ name: 'settings', path: 'settings' },
+	{ name: 'first-run', path: '../../new' }
+];
+
+buildIfStale();
+const cluster = await throwAwayCluster();
+const client = new pg.Client({ connectionString: cluster.url('postgres') });
+await client.connect();
+await client.query('CREATE DATABASE pictures');
+await client.end();
+const env = {
+	...process.env,
+	DATABASE_URL: cluster.url('pictures'),
+	SURCULUS_TODAY: TODAY,
+	SURCULUS_HOME: ROOT,
+	LOG_LEVEL: 'silent'
+};
+const ready = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
+	cwd: ROOT,
+	env,
+	encoding: 'utf8'
+});
+if (ready.status !== 0) throw new Error(ready.stderr);
+const port = await freePort();
+const app = await startApp(port, '127.0.0.1', env, 'ignore');
+const browser = await chromium.launch({
+	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync'
+	]
+});
+mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
+for (const shot of SHOTS) {
+	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB' });
+	await page.goto(`http://127.0.0.1:${port}/g/three-alders/${shot.path}`);
+	await page.waitForLoadState('networkidle');
+	if (shot.follow) {
+		await page.locator('main a', { hasText: shot.follow }).first().click();
+		await page.waitForLoadState('networkidle');
+	}
+	if (shot.press) {
+		await page.getByRole('button', { name: shot.press, exact: true }).first().click();
+		await page.waitForTimeout(1200);
+	}
+	await page.screenshot({
+		path: join(ROOT, 'docs', 'screenshots', `${shot.name}.png`),
+		fullPage: shot.whole ?? false
+	});
+	say(shot.name);
+	await page.close();
+}
+await browser.close();
+await endChild(app);
+cluster.remove();
