@@ -89,10 +89,10 @@ test('bad typing is refused in its place and nothing typed is lost', async ({ ap
 	await expect(page.getByLabel('In the ground by')).toHaveAttribute('aria-invalid', 'true');
 	await expect(page.getByLabel('In your words')).toHaveValue('مرحبا 🌱 <script>alert(1)</script>');
 	await page.getByLabel('In the ground by').fill('2028-06-01');
-	await page.getByLabel('How sure').fill('100');
+	await page.getByLabel('How sure', { exact: true }).fill('100');
 	await send.click();
 	await expect(page.getByRole('alert')).toBeVisible();
-	await page.getByLabel('How sure').fill('90');
+	await page.getByLabel('How sure', { exact: true }).fill('90');
 	await send.click();
 	await expect(page.getByRole('heading', { level: 1 })).toContainText('<script>alert(1)</script>');
 	await page.goto(`${app.demo}/settings`);
@@ -114,13 +114,13 @@ test('of two browsers that log the same batch, the slower is told and loses noth
 	for (const p of [a, b]) {
 		await p.goto(`${app.url}${href}`);
 		await p.getByRole('group', { name: 'Log' }).getByRole('button', { name: 'Lost' }).click();
-		await p.getByLabel('Why').fill(p === a ? 'snails' : 'drought');
+		await p.getByLabel('Why', { exact: true }).fill(p === a ? 'snails' : 'drought');
 	}
 	await a.getByRole('button', { name: 'Log it' }).click();
 	await expect(a.getByText(': 1 lost.')).toBeVisible();
 	await b.getByRole('button', { name: 'Log it' }).click();
 	await expect(b.getByRole('alert')).toContainText('while you were typing');
-	await expect(b.getByLabel('Why')).toHaveValue('drought');
+	await expect(b.getByLabel('Why', { exact: true })).toHaveValue('drought');
 	await b.getByRole('button', { name: 'Log it' }).click();
 	await expect(b.getByText(': 1 lost.')).toBeVisible();
 	await a.close();

@@ -71,9 +71,10 @@
 				const done = result.data?.done as { entryId: string; sentence: string } | undefined;
 				if (done) tell(done);
 				id = uuidv7();
-				formElement.reset();
+				// Before the new counts come: whoever taps on meanwhile must not have it shut again.
+				if (ondone) ondone();
+				else formElement.reset();
 				await invalidateAll();
-				ondone?.();
 			}
 		};
 	}}

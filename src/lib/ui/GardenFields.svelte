@@ -3,6 +3,7 @@
 	import { dayInYear, isoOf } from '$lib/core/dates.js';
 	import { guessClimate } from '$lib/core/season/climate.js';
 	import { bandOf, toFahrenheit, toCelsius, zoneOf } from '$lib/core/units/index.js';
+	import { onMount } from 'svelte';
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
 	import Stepper from './Stepper.svelte';
@@ -92,6 +93,10 @@
 			if (!guessed.includes('frost')) guessed = [...guessed, 'frost'];
 		}
 	}
+	// A town typed before the page came alive is looked up then.
+	onMount(() => {
+		if (place && latitude === '') findTown();
+	});
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	function findTown() {
 		clearTimeout(timer);

@@ -163,8 +163,11 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 			const inBest = on >= window.bestFrom && on <= window.bestTo;
 			result.lastSafe = on;
 			const binds = bindings(effort, flushes);
-			// Outside the best of the window the work is worth a third more, as one would rather wait for it.
-			const score = (binds.length * 1e6 + effort.minutes + effort.cost) * (inBest ? 1 : 1.33);
+			// Outside the best of the window the work counts a third more, and a hundredth more for each day
+			// away from it; of days alike the earlier is taken, for it leaves room for a second try.
+			const away = Math.max(0, window.bestFrom - on, on - window.bestTo);
+			const reluctance = (inBest ? 1 : 1.33) + away * 0.01 + (on - first) * 0.003;
+			const score = (binds.length * 1e6 + effort.minutes + effort.cost) * reluctance;
 			if (score < bestScore - 1e-9) {
 				bestScore = score;
 				const pmf = sumOf(r.existing, outcome(betas(stages), strike));

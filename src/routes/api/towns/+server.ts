@@ -2,11 +2,15 @@ import { json } from '@sveltejs/kit';
 import cityTimezones from 'city-timezones';
 import type { RequestHandler } from './$types';
 
+/** Letters that Unicode does not take apart into letter and mark. */
+const WHOLE: Record<string, string> = { ł: 'l', ø: 'o', đ: 'd', ß: 'ss', æ: 'ae', œ: 'oe', ı: 'i' };
+
 const plain = (text: string) =>
 	text
 		.normalize('NFKD')
-		.replace(/[\u0300-\u036f]/g, '')
-		.toLowerCase();
+		.replace(/\p{M}/gu, '')
+		.toLowerCase()
+		.replace(/[łøđßæœı]/g, (c) => WHOLE[c]!);
 
 /** Towns by the beginning of their name, the bigger first; from a list that ships with the app. */
 export const GET: RequestHandler = ({ url }) => {

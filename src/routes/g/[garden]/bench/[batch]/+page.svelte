@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { untrack } from 'svelte';
 	import { v7 as uuidv7 } from 'uuid';
 	import { sayDate, isoOf } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
@@ -52,27 +53,42 @@
 		)
 	);
 	let verb = $state<Verb | null>(null);
-	$effect.pre(() => {
-		const asked = data.ask ? (OFFERED[data.ask] ?? null) : null;
-		verb = b.status === 'planned' ? (asked === 'struck' ? 'struck' : null) : asked;
-	});
-
 	let alive = $state(0);
 	let rooted = $state(0);
 	let count = $state(1);
+
+	function open(v: Verb | null) {
+		verb = v;
+		if (v === 'potted') count = Math.max(1, b.rooted || b.unrooted || b.inHand);
+		else if (v === 'planted') count = Math.max(1, b.potted || b.rooted || b.inHand);
+		else count = 1;
+	}
+	// The form asked for by the address opens once, not again with every new count.
+	let arrived = '';
 	$effect.pre(() => {
-		void b.entries;
-		alive = b.inHand;
-		rooted = rootedNow;
+		const here = `${b.id} ${data.ask}`;
+		if (here === arrived) return;
+		arrived = here;
+		const asked = data.ask ? (OFFERED[data.ask] ?? null) : null;
+		untrack(() => open((asked === 'struck') === (b.status === 'planned') ? asked : null));
 	});
-	function choose(v: Verb) {
-		verb = verb === v ? null : v;
-		count =
-			v === 'potted'
-				? Math.max(1, b.rooted || b.unrooted || b.inHand)
-				: v === 'planted'
-					? Math.max(1, b.potted || b.rooted || b.inHand)
-					: 1;
+	// New counts fill the fields, but never over what was typed.
+	let filled = { alive: 0, rooted: 0 };
+	$effect.pre(() => {
+		const counts = { alive: b.inHand, rooted: rootedNow };
+		untrack(() => {
+			if (alive === filled.alive) alive = counts.alive;
+			if (rooted === filled.rooted) rooted = counts.rooted;
+			filled = counts;
+		});
+	});
+
+	/** After logging the fields follow the counts again. */
+	function closed() {
+		verb = null;
+		filled = { alive: b.inHand, rooted: rootedNow };
+		alive = filled.alive;
+		rooted = filled.rooted;
 	}
 
 	async function undo(entryId: string) {
@@ -159,11 +175,15 @@
 
 		{#if b.status === 'planned'}
 			<div class="mt-5 flex flex-wrap gap-3">
-				<button class="act act-main" aria-expanded={verb === 'struck'} onclick={() => choose('struck')}
-					>Strike it</button
+				<button
+					class="act act-main"
+					aria-expanded={verb === 'struck'}
+					onclick={() => open(verb === 'struck' ? null : 'struck')}>Strike it</button
 				>
-				<button class="act" aria-expanded={verb === 'dropped'} onclick={() => choose('dropped')}
-					>Drop the plan</button
+				<button
+					class="act"
+					aria-expanded={verb === 'dropped'}
+					onclick={() => open(verb === 'dropped' ? null : 'dropped')}>Drop the plan</button
 				>
 			</div>
 		{:else if usable.length}
@@ -172,7 +192,7 @@
 					<button
 						class="act {verb === v ? 'act-main' : ''}"
 						aria-expanded={verb === v}
-						onclick={() => choose(v)}>{name}</button
+						onclick={() => open(verb === v ? null : v)}>{name}</button
 					>
 				{/each}
 			</div>
@@ -187,7 +207,7 @@
 						today={data.garden.today}
 						seen={b.entries}
 						dated={verb !== 'dropped'}
-						ondone={() => (verb = null)}
+						ondone={closed}
 					>
 						<input type="hidden" name="verb" value={verb} />
 						{#if verb === 'struck'}
