@@ -113,7 +113,7 @@ const VERB: Record<Task['kind'], string> = {
 	look: 'Look at',
 	'winter-look': 'Look over',
 	pot: 'Pot',
-	'winter-count': 'Count after winter',
+	'winter-count': 'Count',
 	shelter: 'Bring in',
 	plant: 'Plant',
 	decide: 'Decide'
@@ -170,7 +170,10 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 		const s = t.stockId ? stockById.get(t.stockId) : undefined;
 		return kinds.get(b?.kindId ?? s?.kind_id ?? '')?.common ?? '';
 	};
-	const title = (t: Task) => `${VERB[t.kind]} ${t.count} ${nameOf(t)}`;
+	const title = (t: Task) =>
+		t.kind === 'winter-count'
+			? `Count ${t.count} ${nameOf(t)} after winter`
+			: `${VERB[t.kind]} ${t.count} ${nameOf(t)}`;
 	const link = (t: Task) =>
 		t.batchId ? `bench/${t.batchId}${`?do=${t.kind}`}` : t.stockId ? `stock/${t.stockId}` : 'wants';
 	// A planned batch is struck where its stock stands, if it has no place of its own.

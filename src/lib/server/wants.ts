@@ -32,7 +32,7 @@ export function standingOf(b: Batch, today: DayNumber): Standing {
 			rooted: 0,
 			potted: 0,
 			planted: 0,
-			winteredOn: null,
+			aliveOn: null,
 			struckOn: on,
 			since: on,
 			lookedOn: null,
@@ -45,7 +45,7 @@ export function standingOf(b: Batch, today: DayNumber): Standing {
 		rooted: b.rooted,
 		potted: b.potted,
 		planted: b.planted - b.lostPlanted,
-		winteredOn: b.winteredOn === null ? null : dayNumber(b.winteredOn),
+		aliveOn: b.lastOn === null ? null : dayNumber(b.lastOn),
 		struckOn,
 		since: dayNumber(b.since ?? b.struckOn!),
 		lookedOn: b.lookedOn === null ? null : dayNumber(b.lookedOn),
@@ -134,6 +134,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 		rows.map((w) => w.kind_id)
 	);
 	const now = dayNumber(garden.today);
+	const [stocks, places] = await Promise.all([state.stocks(db, garden.id), state.places(db, garden.id)]);
 
 	return rows.map((w): WantView => {
 		const mine = batches.filter((b) => b.wantId === w.id);
@@ -142,17 +143,14 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 			const f = forecastBatch(b, kinds, record, garden, due);
 			return f ? [{ b, f }] : [];
 		});
-		// To keep one alive it need not be in the ground: a plant in hand when winter is over will do.
-		const all = wantOdds(
-			w.target,
-			0,
-			found.map(({ f }) => f)
-		);
-		const growing = wantOdds(
-			w.target,
-			0,
-			found.filter(({ b }) => b.status !== 'planned').map(({ f }) => f)
-		);
+		const kind = kinds.get(w.kind_id);
+		// The parent under shelter counts as well when the aim is to keep one alive.
+		const parents = w.purpose === 'keep' && kind ? [{ pmfInTime: keepOf(kind, stocks, places).pmf }] : [];
+		const all = wantOdds(w.target, 0, [...parents, ...found.map(({ f }) => f)]);
+		const growing = wantOdds(w.target, 0, [
+			...parents,
+			...found.filter(({ b }) => b.status !== 'planned').map(({ f }) => f)
+		]);
 		const planted = mine.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
 		const hinge =
 			found.length > 0 && planted < w.target
@@ -183,7 +181,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 					? 'met'
 					: due < now
 						? 'missed'
-						: mine.length === 0
+						: mine.length === 0 && parents.length === 0
 							? 'no plan'
 							: standingWord(all.probability, w.confidence),
 			quantiles: { p05: all.quantiles.p05, p50: all.quantiles.p50, p95: all.quantiles.p95 },
@@ -216,6 +214,22 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 			}))
 		};
 	});
+}
+
+/** What comes of the parents of a kind this winter, where they stand or are best brought. */
+function keepOf(kind: Kind, stocks: readonly state.StockRow[], places: readonly state.PlaceRow[]) {
+	const parents = stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
+	const open = places.filter((p) => !p.closed);
+	const standsIn = open.find((p) => p.id === parents[0]?.place_id)?.kind ?? null;
+	return keepThrough(
+		kind.winter.shelters,
+		new Set(open.map((p) => p.kind)),
+		standsIn,
+		Math.min(
+			50,
+			parents.reduce((n, s) => n + s.count, 0)
+		)
+	);
 }
 
 export const stockPlantOf = (s: state.StockRow): StockPlant => ({
@@ -253,7 +267,6 @@ export interface WantPlan {
 	target: number;
 	/** Something grows or is planned for it already; the plan asks only for what is missing. */
 	beside: boolean;
-	confidence: number;
 }
 
 /** Plans a want from one of its stocks (the first that may be multiplied, if none is named). */
@@ -293,46 +306,33 @@ export async function planWant(
 	const kinds = new Map([[kind.id, kind]]);
 	const record = await recordOf(garden.id, [kind.id]);
 	const due = dayNumber(want.due);
-	const existing = wantOdds(
-		want.target,
-		0,
-		ofWant.flatMap((b) => forecastBatch(b, kinds, record, garden, due) ?? [])
-	);
 	const target = want.target;
+	const keep = want.purpose === 'keep' ? keepOf(kind, stocks, places) : null;
+	const existing = wantOdds(target, 0, [
+		...(keep ? [{ pmfInTime: keep.pmf }] : []),
+		...ofWant.flatMap((b) => forecastBatch(b, kinds, record, garden, due) ?? [])
+	]);
 	const result: WantPlan = {
 		choices,
 		stockId: null,
 		plan: null,
 		why: null,
-		keep: null,
+		keep,
 		buying: target * kind.price.v,
-		beside: ofWant.length > 0,
-		target,
-		confidence: want.confidence
+		beside: ofWant.length > 0 || keep !== null,
+		target
 	};
 	const chosen = stockId
 		? choices.find((c) => c.id === stockId)
 		: [...choices].sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0];
-	let confidence = want.confidence;
-	if (want.purpose === 'keep') {
-		const parents = stocks.reduce((n, s) => n + s.count, 0);
-		result.keep = keepThrough(
-			kind.winter.shelters,
-			new Set(places.map((p) => p.kind)),
-			parents,
-			want.confidence
-		);
-		confidence = result.keep.cuttingsMustGive;
-		result.confidence = confidence;
-	}
-	if (confidence > 0 && existing.probability >= confidence)
+	if (existing.probability >= want.confidence)
 		result.why = 'As things stand it is in hand: nothing more needs striking.';
 	else if (!chosen)
 		result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
 	else if (chosen.refused) {
 		result.stockId = chosen.id;
 		result.why = chosen.may.sentence;
-	} else if (confidence > 0) {
+	} else {
 		const stock = stocks.find((s) => s.id === chosen.id)!;
 		const rooms = places.filter(
 			(p) =>
@@ -349,7 +349,7 @@ export async function planWant(
 			target,
 			existing: existing.pmf,
 			due,
-			confidence,
+			confidence: want.confidence,
 			today: now,
 			climate: garden.climate,
 			minutesPerWeek: garden.data.minutes_per_week,

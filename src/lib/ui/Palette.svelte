@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** Jump to any screen, kind, stock, want, batch or code. Opened by Ctrl-K or the button. */
 	import { goto } from '$app/navigation';
+	import { tick } from 'svelte';
 	import MiniSearch from 'minisearch';
 	import { Modal } from 'flowbite-svelte';
 	import { readCode } from '$lib/core/ledger/code.js';
@@ -20,13 +21,14 @@
 	let index: MiniSearch<Item> | null = $state(null);
 	let text = $state('');
 	let chosen = $state(0);
+	let loading: Promise<unknown> = Promise.resolve();
 	let input = $state<HTMLInputElement | null>(null);
 
 	$effect(() => {
 		if (!open) return;
 		text = '';
 		chosen = 0;
-		void fetch(`${base}/palette.json`)
+		loading = fetch(`${base}/palette.json`)
 			.then((r) => r.json())
 			.then((body: { items: Item[] }) => {
 				items = body.items;
@@ -66,8 +68,10 @@
 	function byKey(e: KeyboardEvent) {
 		if (e.key === 'ArrowDown') chosen = Math.min(found.length - 1, chosen + 1);
 		else if (e.key === 'ArrowUp') chosen = Math.max(0, chosen - 1);
-		else if (e.key === 'Enter') void take(found[chosen]);
-		else return;
+		else if (e.key === 'Enter') {
+			// Typed faster than the list came: wait for it, then take what fits.
+			void loading.then(tick).then(() => take(found[chosen]));
+		} else return;
 		e.preventDefault();
 	}
 </script>

@@ -17,8 +17,8 @@ export interface Standing {
 	rooted: number;
 	potted: number;
 	planted: number;
-	/** Day of the last count after a winter, if any. */
-	winteredOn: DayNumber | null;
+	/** Day of the last entry: a winter before it has been come through. */
+	aliveOn: DayNumber | null;
 	/** Day of striking (for a planned batch the day it is to be struck). */
 	struckOn: DayNumber;
 	/** Day since when the rooted and the potted stand where they stand. */
@@ -164,7 +164,7 @@ function walkPool(
 	const has = (stage: StageName) => way.stages.some((s) => s.to === stage);
 	const at = pool === 'unrooted' ? null : has(pool) ? pool : has('rooted') ? 'rooted' : null;
 	const start = pool === 'unrooted' ? standing.struckOn : standing.since;
-	const w = walk(kind, way, start, q, climate, at, standing.winteredOn);
+	const w = walk(kind, way, start, q, climate, at, standing.aliveOn);
 	// What should have been done by today and was not cannot be planted before today.
 	if (!w || w.planted >= today) return w;
 	const late = walk(kind, { stages: way.stages.filter((s) => s.to === 'planted') }, today, q, climate);

@@ -1,5 +1,5 @@
-/** "Keep one alive through the winter": the parent under shelter, cuttings as insurance, or both. */
-import { meanOf, betaOf } from '../odds/beta.js';
+/** "Keep one alive through the winter": the parent under shelter, with cuttings as the insurance. */
+import { certain } from '../odds/chain.js';
 
 export interface Shelter {
 	in: string;
@@ -10,27 +10,37 @@ export interface Shelter {
 }
 
 export interface KeepAnswer {
+	/** Where the parent is best off (or stands already); null when no place of the garden will do. */
 	shelter: Shelter | null;
-	/** Chance that a parent comes through. */
+	/** It has still to be moved there. */
+	toMove: boolean;
+	/** Chance that the parent comes through. */
 	parentAlone: number;
-	/** Confidence that the cuttings must give, when the parent is sheltered as well; 0 when it is enough alone. */
-	cuttingsMustGive: number;
+	/** Chance for each number of parents alive after winter. */
+	pmf: Float64Array;
 }
 
 /**
- * Either the parent or a cutting must live: 1 − (1 − parent)(1 − cuttings) ≥ confidence, the two
- * taken as independent (they stand in different places).
+ * What comes of the parents. One that stands in a shelter already is reckoned there; else in the best
+ * of the garden's places. Parents in one place share its fate (one frost, one leak), so they are taken
+ * to live or die together, the careful assumption.
+ *
+ * @param available kinds of place that the garden has
+ * @param standsIn kind of place where the parents stand now, if known
  */
 export function keepThrough(
 	shelters: readonly Shelter[],
 	available: ReadonlySet<string>,
-	parents: number,
-	confidence: number
+	standsIn: string | null,
+	parents: number
 ): KeepAnswer {
+	const there = shelters.find((s) => s.in === standsIn) ?? null;
 	const usable = shelters.filter((s) => s.in === 'ground' || available.has(s.in));
 	const best = usable.reduce<Shelter | null>((a, b) => (a && a.chance >= b.chance ? a : b), null);
-	// One parent's chance; further parents in the same place share its fate more than not, so they add nothing here.
-	const parentAlone = best && parents > 0 ? meanOf(betaOf(best.chance, best.weight)) : 0;
-	const cuttingsMustGive = parentAlone >= confidence ? 0 : 1 - (1 - confidence) / (1 - parentAlone);
-	return { shelter: best, parentAlone, cuttingsMustGive };
+	const shelter = there ?? best;
+	if (!shelter || parents < 1) return { shelter, toMove: false, parentAlone: 0, pmf: certain(0) };
+	const pmf = new Float64Array(parents + 1);
+	pmf[0] = 1 - shelter.chance;
+	pmf[parents] = shelter.chance;
+	return { shelter, toMove: there === null && shelter.in !== 'ground', parentAlone: shelter.chance, pmf };
 }

@@ -7,9 +7,9 @@ import { containerSchema, kindSchema } from '../handbook/schema.js';
 import type { Kind, StageName } from '../handbook/schema.js';
 import { betaOf } from '../odds/beta.js';
 import type { Beta } from '../odds/beta.js';
-import { certain, outcome } from '../odds/chain.js';
+import { certain, outcome, reachTable, reachWith } from '../odds/chain.js';
 import { sumOf } from '../odds/sum.js';
-import { atLeast, strike } from '../odds/strike.js';
+import { atLeast, smallestReaching, strike } from '../odds/strike.js';
 import type { Climate } from '../season/climate.js';
 import { asEvidence, stageOdds } from '../evidence/evidence.js';
 import { batchTasks, inWalkingOrder, shelterTask, winterLook } from '../round/tasks.js';
@@ -279,7 +279,7 @@ describe('a living batch', () => {
 		rooted: 0,
 		potted: 0,
 		planted: 0,
-		winteredOn: null,
+		aliveOn: null,
 		struckOn: day('2027-07-12'),
 		since: day('2027-07-12'),
 		lookedOn: null,
@@ -374,6 +374,22 @@ describe('a living batch', () => {
 		expect(two.pmfInTime.reduce((s, w) => s + w, 0)).toBeCloseTo(1, 9);
 	});
 
+	it('does not go through a winter twice that it was counted after', () => {
+		const spring = { ...at, unrooted: 0, potted: 10, since: day('2027-09-01') };
+		const winters = (aliveOn: string) =>
+			forecast(
+				lavender,
+				semiRipe,
+				{ ...spring, aliveOn: day(aliveOn) },
+				odds,
+				day('2028-04-25'),
+				null,
+				north
+			).ahead.filter((a) => a.stage === 'wintered').length;
+		expect(winters('2027-10-01')).toBe(1);
+		expect(winters('2028-04-20')).toBe(0);
+	});
+
 	it('in the ground, is done', () => {
 		const f = forecast(lavender, semiRipe, { ...at, unrooted: 0, planted: 9 }, odds, today, today, north);
 		expect(f.pmf[9]).toBe(1);
@@ -413,13 +429,20 @@ describe('the odds of a want', () => {
 			{ in: 'garage', chance: 0.8, weight: 10, care: 0, say: '' },
 			{ in: 'sill', chance: 0.9, weight: 10, care: 0, say: '' }
 		];
-		// 1 − 0.2 · (1 − x) = 0.95 → x = 0.75.
-		expect(keepThrough(shelters, new Set(['garage']), 1, 0.95).cuttingsMustGive).toBeCloseTo(0.75, 12);
-		expect(keepThrough(shelters, new Set(['sill']), 1, 0.9).cuttingsMustGive).toBe(0);
-		expect(keepThrough(shelters, new Set(), 1, 0.9)).toMatchObject({
-			shelter: null,
-			cuttingsMustGive: expect.closeTo(0.9, 12)
+		const parent = keepThrough(shelters, new Set(['garage']), 'bed', 1);
+		expect(parent).toMatchObject({ parentAlone: 0.8, toMove: true });
+		// 1 − 0.2 · (1 − x) = 0.95 → the cuttings must bring x = 0.75 by themselves.
+		const table = reachWith(parent.pmf, [betaOf(0.5, 10)], 1, 20);
+		const alone = reachTable([betaOf(0.5, 10)], 1, 20);
+		table.forEach((p, n) => expect(p).toBeCloseTo(1 - 0.2 * (1 - alone[n]!), 10));
+		expect(smallestReaching(table, 0.95)).toBe(smallestReaching(alone, 0.75));
+		// One that stands under shelter is reckoned where it stands.
+		expect(keepThrough(shelters, new Set(['garage', 'sill']), 'garage', 2)).toMatchObject({
+			parentAlone: 0.8,
+			toMove: false
 		});
+		expect([...keepThrough(shelters, new Set(), 'garage', 2).pmf]).toEqual([expect.closeTo(0.2, 12), 0, 0.8]);
+		expect(keepThrough(shelters, new Set(), 'bed', 1)).toMatchObject({ shelter: null, parentAlone: 0 });
 	});
 });
 

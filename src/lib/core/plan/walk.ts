@@ -52,7 +52,7 @@ export function plantingDay(
 /**
  * Walks a batch from a day on. `q` sets the luck of all stages together: slow seasons are slow for
  * everything, so the stages are taken to move as one, which is the careful side for "in time".
- * `reached` leaves out what has been passed already; winters before `winteredOn` are behind.
+ * `reached` leaves out what has been passed already; winters before `aliveOn`, when the pieces were last counted, are behind.
  */
 export function walk(
 	kind: Pick<Kind, 'plant_out'>,
@@ -61,7 +61,7 @@ export function walk(
 	q: number,
 	climate: Climate,
 	reached: StageName | null = null,
-	winteredOn: DayNumber | null = null
+	aliveOn: DayNumber | null = null
 ): Walk | null {
 	const passed = reached === null ? -1 : way.stages.findIndex((s) => s.to === reached);
 	const ahead = way.stages.slice(passed + 1).filter((s) => s.to !== 'wintered' && s.to !== 'planted');
@@ -77,7 +77,7 @@ export function walk(
 	if (planted === null) return null;
 	const winter = way.stages.find((s) => s.to === 'wintered');
 	if (winter)
-		for (const rest of wintersBetween(Math.max(start, winteredOn ?? start), planted, climate)) {
+		for (const rest of wintersBetween(Math.max(start, aliveOn ?? start), planted, climate)) {
 			const to = Math.min(rest.to, planted);
 			const at = steps.findIndex((s) => s.to > to);
 			steps.splice(at < 0 ? steps.length : at, 0, { stage: winter, from: Math.max(start, rest.from), to });

@@ -71,7 +71,8 @@ export function batchTasks(
 	const last = dayNumber(batch.lastOn ?? batch.struckOn!);
 	const find = (to: string) => way.stages.find((s) => s.to === to);
 
-	const rest = nextStandstill(dayNumber(batch.winteredOn ?? batch.struckOn!), climate);
+	// Whatever was logged after a winter has counted what came through it.
+	const rest = nextStandstill(last, climate);
 	const winter = find('wintered');
 	if (climate.lastFrost && winter && rest.to <= until)
 		add({
@@ -131,7 +132,7 @@ export function batchTasks(
 			0.5,
 			climate,
 			batch.potted > 0 && potting ? 'potted' : 'rooted',
-			batch.winteredOn === null ? null : dayNumber(batch.winteredOn)
+			last
 		);
 		const on = usual ? Math.max(usual.planted, plantingDay(kind, today, climate) ?? usual.planted) : null;
 		if (on !== null)
@@ -209,7 +210,7 @@ export function shelterTask(
 				from: by - 14,
 				by,
 				count: of.count,
-				minutes: 3 * of.count,
+				minutes: of.what === 'stock' ? 5 * of.count : 3 + 0.5 * of.count,
 				why: `Bears ${Math.round(kind.winter.limit_c)} °C at night; from then a frost is likelier than 1 in 10.`
 			}
 		].filter((t) => t.from <= until) as Task[];

@@ -23,8 +23,11 @@
 	<div>
 		<h1>What is rooting and growing{data.isToday ? '' : `, as expected on ${sayDate(data.viewed)}`}</h1>
 		<p class="text-faded">
-			{data.living.length} batches{due ? `, ${due} want${due === 1 ? 's' : ''} something this week` : ''}.
-			What is due soonest comes first.
+			{data.living.length} batches{data.isToday
+				? due
+					? `, ${due} want${due === 1 ? 's' : ''} something this week. What is due soonest comes first.`
+					: '.'
+				: ', if all goes as usual.'}
 		</p>
 	</div>
 	<a class="act" href="{base}/bench/new">Strike without a plan</a>
@@ -61,7 +64,9 @@
 					{/if}
 				</div>
 				<p>
-					{#if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
+					{#if !data.isToday}
+						{#if b.plantedOn}<span class="text-faded">Planted about {sayDate(b.plantedOn.usual)}</span>{/if}
+					{:else if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
 						<span class={b.next.by < data.day ? 'font-semibold text-madder' : 'text-faded'}
 							>{b.next.by < data.day ? 'late, ' : ''}from {sayDate(isoOf(b.next.from), false)}</span
 						>

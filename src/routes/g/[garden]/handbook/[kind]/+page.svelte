@@ -164,20 +164,24 @@
 						><tr class="border-b border-ink"
 							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 10 pass</th><th
 								class="pr-3">Here</th
-							><th class="pr-3">In</th><th>Source</th></tr
+							><th class="hidden pr-3 sm:table-cell">In</th><th class="hidden sm:table-cell">Source</th></tr
 						></thead
 					>
 					<tbody>
 						{#each w.stages as s (s.to)}
 							<tr class="border-b border-rule align-top">
-								<td class="py-1.5 pr-3 font-semibold">{STAGE_WORDS[s.to]}</td>
+								<td class="py-1.5 pr-3 font-semibold"
+									>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden"
+										>{s.container}. {data.sources[s.src]}.</span
+									></td
+								>
 								<td class="pr-3 whitespace-nowrap"
 									>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td
 								>
 								<td class="pr-3">{(s.chance * 10).toFixed(1)}</td>
 								<td class="pr-3">{s.counted ? `${(s.own * 10).toFixed(1)}, ${s.counted} counted` : '–'}</td>
-								<td class="pr-3">{s.container}</td>
-								<td class="note">{data.sources[s.src]}</td>
+								<td class="hidden pr-3 sm:table-cell">{s.container}</td>
+								<td class="note hidden sm:table-cell">{data.sources[s.src]}</td>
 							</tr>
 						{/each}
 					</tbody>

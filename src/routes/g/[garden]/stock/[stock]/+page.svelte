@@ -41,7 +41,7 @@
 							{#if g.fullAgainOn}{g.full} again on {sayDate(g.fullAgainOn)}.{/if}
 						</p>
 					</div>
-					<p class="text-right whitespace-nowrap {g.open ? '' : 'opacity-60'}">
+					<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
 						<span class="figure">{g.now}</span>
 						<span class="unit">{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]}</span>
 					</p>

@@ -9,7 +9,15 @@
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import { HINGE_WORDS, money, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import {
+		HINGE_WORDS,
+		money,
+		PLACE_WORDS,
+		plural,
+		PURPOSE_WORDS,
+		sayRange,
+		STAGE_WORDS
+	} from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -86,9 +94,9 @@
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
 			</p>
 			{#if want.ready}<p class="note mt-1">
-					In the ground about {sayDate(want.ready.usual)}; quick {sayDate(want.ready.quick)}, slow {sayDate(
-						want.ready.slow
-					)}.
+					In the ground about {sayDate(want.ready.usual)}{want.ready.quick === want.ready.slow
+						? ''
+						: ` (${sayRange(want.ready.quick, want.ready.slow)})`}.
 				</p>{/if}
 			{#if want.hinge}<p class="note">
 					It hangs most on {HINGE_WORDS[want.hinge.stage]} of
@@ -172,10 +180,10 @@
 		{#if p.keep}
 			<p class="mt-3 max-w-prose">
 				{#if p.keep.shelter}
-					The parent in {p.keep.shelter.in === 'ground' ? 'the ground' : p.keep.shelter.in.replace('_', ' ')} comes
-					through {sayOdds(p.keep.parentAlone)}. {p.keep.shelter.say}
-					{#if p.keep.cuttingsMustGive === 0}That is as sure as you ask.{:else}To be as sure as you ask,
-						cuttings must bring one through {sayOdds(p.keep.cuttingsMustGive)} by themselves.{/if}
+					{p.keep.toMove ? 'Brought into' : 'In'} the {PLACE_WORDS[
+						p.keep.shelter.in as keyof typeof PLACE_WORDS
+					] ?? p.keep.shelter.in}, the parent comes through <strong>{sayOdds(p.keep.parentAlone)}</strong>. {p
+						.keep.shelter.say}
 				{:else}
 					None of your places shelters the parent, so all rests on cuttings. {data.kind.winterSays}
 				{/if}
@@ -282,7 +290,9 @@
 													><tr class="border-b border-ink"
 														><th class="py-1 pr-3">Until</th><th class="pr-3">Pieces</th><th class="pr-3"
 															>In</th
-														><th class="pr-3">Room</th><th class="pr-3">Mix</th><th>About</th></tr
+														><th class="hidden pr-3 sm:table-cell">Room</th><th
+															class="hidden pr-3 sm:table-cell">Mix</th
+														><th>About</th></tr
 													></thead
 												>
 												<tbody class="ruled">
@@ -290,9 +300,10 @@
 														<tr class="border-b border-rule"
 															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3"
 																>{Math.round(s.entering)}</td
-															><td class="pr-3">{s.containers} × {s.container}</td><td class="pr-3"
-																>{(s.areaCm2 / 10_000).toFixed(2)} m²</td
-															><td class="pr-3">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
+															><td class="pr-3">{s.containers} × {s.container}</td><td
+																class="hidden pr-3 sm:table-cell">{(s.areaCm2 / 10_000).toFixed(2)} m²</td
+															><td class="hidden pr-3 sm:table-cell"
+																>{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
 															><td>{sayDate(iso(s.until))}</td></tr
 														>
 													{/each}
