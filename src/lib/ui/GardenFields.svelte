@@ -284,7 +284,7 @@
 	{#if !brief}
 		<p class="mt-4 font-semibold">Weeks away</p>
 		{#each away as a, i (i)}
-			<div class="mt-2 grid grid-cols-[1fr_1fr_auto] items-end gap-3">
+			<div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
 				<Field label="From" name="away_from" type="date" bind:value={a.from} />
 				<Field label="to" name="away_to" type="date" bind:value={a.to} />
 				<button type="button" class="act" onclick={() => (away = away.filter((_, j) => j !== i))}

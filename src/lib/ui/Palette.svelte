@@ -51,13 +51,18 @@
 		const rest = (index?.search(text).slice(0, 12) ?? []) as unknown as Item[];
 		return [...byCode, ...rest.filter((r) => !byCode.some((b) => b.href === r.href))];
 	});
-	// A code misread from a stick is told so, rather than “nothing found”.
+	// A code misread from a stick is told so, whatever else is found by words like it.
+	const codeLike = $derived(
+		/^[0-9a-z]{3}[\s-]?[0-9a-z]$/i.test(text.trim()) && (/\d/.test(text) || found.length === 0)
+	);
 	const misread = $derived(
-		found.length === 0 && /^[0-9a-z]{3}[\s-]?[0-9a-z]$/i.test(text.trim())
-			? code.ok
-				? 'No batch of this garden has that code.'
-				: code.problem.sentence
-			: null
+		!codeLike
+			? null
+			: !code.ok
+				? code.problem.sentence
+				: items.some((i) => i.title.startsWith(code.value))
+					? null
+					: 'No batch of this garden has that code.'
 	);
 
 	async function take(item: Item | undefined) {
@@ -102,6 +107,8 @@
 			autocomplete="off"
 		/>
 	</label>
+	{#if misread}<p role="status" class="border-l-4 border-madder px-3 text-madder">{misread}</p>
+	{:else if text.trim() && found.length === 0}<p role="status">Nothing by that name here.</p>{/if}
 	<ul id="palette-list" role="listbox" aria-label="Found" class="max-h-[50vh] overflow-y-auto">
 		{#each found as item, i (item.href + item.what)}
 			<li
@@ -119,5 +126,4 @@
 			</li>
 		{/each}
 	</ul>
-	{#if text.trim() && found.length === 0}<p role="status">{misread ?? 'Nothing by that name here.'}</p>{/if}
 </Modal>
