@@ -76,10 +76,7 @@ export default ts.config(
 				{ object: 'Date', property: 'now', message: 'The core is given its dates.' },
 				{ object: 'Math', property: 'random', message: 'The core is given its random source.' }
 			],
-			'no-restricted-syntax': [
-				'error',
-				{ selector: "NewExpression[callee.name='Date']", message: 'Use core/dates.' }
-			]
+			'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date']", message: 'Use core/dates.' }]
 		}
 	},
 	{

@@ -29,14 +29,7 @@ const config = {
 		typescript: {
 			config: (c) => ({
 				...c,
-				include: [
-					...c.include,
-					'../bin/**/*.ts',
-					'../e2e/**/*.ts',
-					'../bench/**/*.ts',
-					'../stand-ins/**/*.ts',
-					'../demo/**/*.ts'
-				]
+				include: [...c.include, '../bin/**/*.ts', '../e2e/**/*.ts', '../bench/**/*.ts', '../stand-ins/**/*.ts', '../demo/**/*.ts']
 			})
 		}
 	}

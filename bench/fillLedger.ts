@@ -4,10 +4,7 @@ import pg from 'pg';
 /** Entries a batch leaves behind: struck, two checks, potted, counted after winter, planted. */
 const PER_BATCH = 6;
 
-export async function fillLedger(
-	url: string,
-	entries: number
-): Promise<{ entries: number; batches: number }> {
+export async function fillLedger(url: string, entries: number): Promise<{ entries: number; batches: number }> {
 	const client = new pg.Client({ connectionString: url });
 	await client.connect();
 	const batches = Math.floor(entries / PER_BATCH);

@@ -1,10 +1,10 @@
 /** The simulation that the exact odds are held against, with a registry library's generators. */
-import { factory as betaFactory } from '@stdlib/random-base-beta';
-import { factory as binomialFactory } from '@stdlib/random-base-binomial';
+import betas from '@stdlib/random-base-beta';
+import binomials from '@stdlib/random-base-binomial';
 import type { Beta } from '../src/lib/core/odds/beta.js';
 
-const beta = betaFactory({ seed: 7 });
-const binomial = binomialFactory({ seed: 11 });
+const beta = betas.factory({ seed: 7 });
+const binomial = binomials.factory({ seed: 11 });
 
 /** How often each number of survivors came up. */
 export function simulate(stages: readonly Beta[], struck: number, runs: number): Float64Array {

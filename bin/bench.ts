@@ -1,6 +1,7 @@
 /** Measures what docs/bench.md reports, and writes it there. Ratios are taken within one run. */
 import { spawn, spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -21,8 +22,7 @@ const tell = (line = '') => {
 	say(line);
 };
 const ms = (n: number) => (n < 1 ? `${(n * 1000).toFixed(0)} µs` : `${n.toFixed(n < 10 ? 2 : 1)} ms`);
-const quantile = (sorted: number[], q: number) =>
-	sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
+const quantile = (sorted: number[], q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
 
 tell('# Measured');
 tell();
@@ -83,16 +83,7 @@ const ready = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 
 if (ready.status !== 0) throw new Error(ready.stderr);
 const port = await freePort();
 const app = await startApp(port, '127.0.0.1', env, 'ignore');
-const PAGES = [
-	'round',
-	'wants',
-	'stock',
-	'bench',
-	'ledger',
-	'ledger?q=lavender+rooted',
-	'ledger?kind=batch.planted',
-	'handbook'
-];
+const PAGES = ['round', 'wants', 'stock', 'bench', 'ledger', 'ledger?q=lavender+rooted', 'ledger?kind=batch.planted', 'handbook'];
 async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
 	const times = new Map<string, { p50: number; p95: number }>();
 	for (const path of PAGES) {
@@ -111,9 +102,7 @@ const small = await timePages();
 const filled = await fillLedger(cluster.url('bench'), 100_000);
 const large = await timePages();
 tell();
-tell(
-	`## Pages at ${filled.entries.toLocaleString('en')} entries (${filled.batches.toLocaleString('en')} batches)`
-);
+tell(`## Pages at ${filled.entries.toLocaleString('en')} entries (${filled.batches.toLocaleString('en')} batches)`);
 tell();
 tell('| page | p50 | p95 | p50 with the demo alone | ratio |');
 tell('| --- | --- | --- | --- | --- |');
@@ -127,16 +116,13 @@ cluster.remove();
 
 // ── script of the first load
 const assets = join(ROOT, 'build', 'client', '_app', 'immutable');
-const html = await firstPage();
-const scripts = [...new Set([...html.matchAll(/_app\/immutable\/([^"']+\.js)/g)].map((m) => m[1]!))];
-const styles = [...new Set([...html.matchAll(/_app\/immutable\/([^"']+\.css)/g)].map((m) => m[1]!))];
-const weigh = (files: string[]) =>
-	files.reduce((sum, f) => sum + gzipSync(readFileSync(join(assets, f))).length, 0);
+const loaded = await firstLoad();
+const kB = (n: number) => `${(n / 1000).toFixed(0)} kB`;
 tell();
 tell('## First load of the round');
 tell();
 tell(
-	`Script ${(weigh(scripts) / 1000).toFixed(0)} kB gzip in ${scripts.length} files, styles ${(weigh(styles) / 1000).toFixed(0)} kB gzip. The charts' library is loaded when a chart is opened.`
+	`Script ${kB(loaded.script)} gzip in ${loaded.files} files, styles ${kB(loaded.style)} gzip. The charts' library is loaded when a chart is opened.`
 );
 
 // ── starts
@@ -153,23 +139,41 @@ tell(
 );
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 
-async function firstPage(): Promise<string> {
+/** What Chromium fetches for a first visit, weighed as gzip sends it. */
+async function firstLoad(): Promise<{ script: number; style: number; files: number }> {
 	const own = await throwAwayCluster();
 	const c = new pg.Client({ connectionString: own.url('postgres') });
 	await c.connect();
 	await c.query('CREATE DATABASE first');
 	await c.end();
 	const e = { ...env, DATABASE_URL: own.url('first') };
-	spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
-		cwd: ROOT,
-		env: e
-	});
+	spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], { cwd: ROOT, env: e });
 	const p = await freePort();
 	const child = await startApp(p, '127.0.0.1', e, 'ignore');
-	const text = await (await fetch(`http://127.0.0.1:${p}/g/three-alders/round`)).text();
+	const browser = await chromium.launch({
+		executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+	});
+	const page = await browser.newPage();
+	const seen = { script: 0, style: 0, files: 0 };
+	const bodies: Promise<void>[] = [];
+	page.on('response', (r) => {
+		const script = r.url().endsWith('.js');
+		if (!script && r.request().resourceType() !== 'stylesheet') return;
+		bodies.push(
+			r.body().then((body) => {
+				seen[script ? 'script' : 'style'] += gzipSync(body).length;
+				if (script) seen.files++;
+			})
+		);
+	});
+	await page.goto(`http://127.0.0.1:${p}/g/three-alders/round`);
+	await page.waitForLoadState('networkidle');
+	await Promise.all(bodies);
+	await browser.close();
 	await endChild(child);
 	own.remove();
-	return text;
+	return seen;
 }
 
 /** Starts twice on an own port, the second time measured, and ends it as Ctrl-C does. */
@@ -184,9 +188,7 @@ async function timeStart(): Promise<number> {
 		});
 		await new Promise<void>((resolve, reject) => {
 			child.stdout.on('data', (chunk: Buffer) => chunk.toString().includes('Surculus is at') && resolve());
-			child.once('exit', (code) =>
-				reject(new Error(`start ended with ${code}: does it run from here already?`))
-			);
+			child.once('exit', (code) => reject(new Error(`start ended with ${code}: does it run from here already?`)));
 		});
 		taken = performance.now() - start;
 		child.removeAllListeners('exit');

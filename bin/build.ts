@@ -12,17 +12,9 @@ function newest(path: string): number {
 
 export function buildIfStale(): boolean {
 	const stamp = join(ROOT, '.surculus', 'built');
-	const sources = [
-		'src',
-		'static',
-		'svelte.config.js',
-		'vite.config.ts',
-		'package-lock.json',
-		'tsconfig.json'
-	];
+	const sources = ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json', 'tsconfig.json'];
 	const since = Math.max(...sources.map((s) => newest(join(ROOT, s))));
-	if (existsSync(join(ROOT, 'build', 'index.js')) && existsSync(stamp) && statSync(stamp).mtimeMs >= since)
-		return false;
+	if (existsSync(join(ROOT, 'build', 'index.js')) && existsSync(stamp) && statSync(stamp).mtimeMs >= since) return false;
 	say('Building …');
 	const began = new Date();
 	run(process.execPath, [join('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'error']);

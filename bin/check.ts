@@ -20,9 +20,7 @@ function step(name: string, args: string[], env: NodeJS.ProcessEnv = {}): boolea
 		env: { ...process.env, ...env },
 		stdio: ['ignore', 'inherit', 'inherit']
 	});
-	say(
-		`── ${name}: ${done.status === 0 ? 'good' : 'FAILED'} after ${((Date.now() - began) / 1000).toFixed(0)} s`
-	);
+	say(`── ${name}: ${done.status === 0 ? 'good' : 'FAILED'} after ${((Date.now() - began) / 1000).toFixed(0)} s`);
 	return done.status === 0;
 }
 const count = (good: boolean) => (good ? passed++ : failed++);
@@ -47,8 +45,7 @@ function tally<T>(file: string, read: (report: T) => [good: number, bad: number]
 try {
 	process.chdir(ROOT);
 	serverPrograms();
-	if (!existsSync(CHROMIUM))
-		debian(['chromium'], 'The end-to-end tests drive Debian’s Chromium, which is not installed.');
+	if (!existsSync(CHROMIUM)) debian(['chromium'], 'The end-to-end tests drive Debian’s Chromium, which is not installed.');
 	const out = join(ROOT, '.surculus', 'reports');
 	rmSync(out, { recursive: true, force: true });
 	mkdirSync(out, { recursive: true });
@@ -79,15 +76,11 @@ try {
 	buildIfStale();
 	passed++;
 	const e2e = join(out, 'e2e.json');
-	const e2eGood = step(
-		'end-to-end tests',
-		[bin('@playwright/test', 'cli.js'), 'test', '--reporter=list,json'],
-		{ PLAYWRIGHT_JSON_OUTPUT_FILE: e2e, CHROMIUM }
-	);
-	tally<PlaywrightReport>(e2e, (r) => [
-		r.stats.expected,
-		r.stats.unexpected + r.stats.flaky + r.stats.skipped
-	]);
+	const e2eGood = step('end-to-end tests', [bin('@playwright/test', 'cli.js'), 'test', '--reporter=list,json'], {
+		PLAYWRIGHT_JSON_OUTPUT_FILE: e2e,
+		CHROMIUM
+	});
+	tally<PlaywrightReport>(e2e, (r) => [r.stats.expected, r.stats.unexpected + r.stats.flaky + r.stats.skipped]);
 	if (!e2eGood && failed === 0) failed++;
 } catch (error) {
 	process.stderr.write(`${error instanceof Stop ? error.message : (error as Error).stack}\n`);

@@ -50,10 +50,7 @@ export function serverPrograms(): string {
 	};
 	const there = find();
 	if (there) return there;
-	debian(
-		['postgresql'],
-		`Surculus keeps its data in PostgreSQL ${LEAST_VERSION} or newer, which is not installed.`
-	);
+	debian(['postgresql'], `Surculus keeps its data in PostgreSQL ${LEAST_VERSION} or newer, which is not installed.`);
 	return find() ?? stop('PostgreSQL was installed but its programs are not where they should be.');
 }
 
@@ -63,9 +60,7 @@ function stop(sentence: string): never {
 
 /** initdb and postgres refuse root: as root they run as Debian's user postgres. */
 function asServer(command: string, args: readonly string[], cwd: string): string {
-	return isRoot()
-		? run('runuser', ['-u', 'postgres', '--', command, ...args], { cwd })
-		: run(command, args, { cwd });
+	return isRoot() ? run('runuser', ['-u', 'postgres', '--', command, ...args], { cwd }) : run(command, args, { cwd });
 }
 
 function postgresIds(): { uid: number; gid: number } {
@@ -94,10 +89,7 @@ export function homeOfCluster(): string {
 	const inside = join(ROOT, '.surculus');
 	mkdirSync(inside, { recursive: true });
 	if (reachable(inside)) return inside;
-	const outside = join(
-		'/var/tmp',
-		`surculus-${createHash('sha256').update(ROOT).digest('hex').slice(0, 10)}`
-	);
+	const outside = join('/var/tmp', `surculus-${createHash('sha256').update(ROOT).digest('hex').slice(0, 10)}`);
 	mkdirSync(outside, { recursive: true, mode: 0o755 });
 	return outside;
 }
@@ -175,9 +167,7 @@ export async function openCluster(home: string): Promise<Cluster> {
 		throw new Stop(
 			`The database in ${data} was made by PostgreSQL ${major}, which is no longer installed. Install postgresql-${major}, or move that folder away to begin anew.`
 		);
-	const programs = existsSync(`/usr/lib/postgresql/${major}/bin/pg_ctl`)
-		? `/usr/lib/postgresql/${major}/bin`
-		: bin;
+	const programs = existsSync(`/usr/lib/postgresql/${major}/bin/pg_ctl`) ? `/usr/lib/postgresql/${major}/bin` : bin;
 	const port = await freePort();
 	const logFile = join(home, 'pg.log');
 	if (isRoot()) {
@@ -240,13 +230,10 @@ function explain(error: unknown, home: string): Stop {
 	const text = `${(error as Error).message}\n${tail}`;
 	if (/No space left on device/i.test(text))
 		return new Stop(`The disk is full where the database lives (${home}): make room and start again.`);
-	if (/is in use|Address already in use/i.test(text))
-		return new Stop('The database found its port taken: start again.');
+	if (/is in use|Address already in use/i.test(text)) return new Stop('The database found its port taken: start again.');
 	if (/could not access directory|Permission denied/i.test(text))
 		return new Stop(`The database may not use its folder ${home}: check who owns it.`);
-	return new Stop(
-		`The database did not start. Its log is ${logFile}; its last line: ${text.trim().split('\n').at(-1)}`
-	);
+	return new Stop(`The database did not start. Its log is ${logFile}; its last line: ${text.trim().split('\n').at(-1)}`);
 }
 
 /** Makes the database if it is not there. True when it was made. */

@@ -33,8 +33,7 @@ export function portTrouble(host: string, port: number): Promise<string | null> 
 		server.once('error', (error: NodeJS.ErrnoException) => {
 			if (error.code === 'EADDRINUSE')
 				resolve(`Port ${port} on ${host} is in use: stop what uses it, or give another with --port.`);
-			else if (error.code === 'EACCES')
-				resolve(`Port ${port} may not be used by this user: give one above 1023 with --port.`);
+			else if (error.code === 'EACCES') resolve(`Port ${port} may not be used by this user: give one above 1023 with --port.`);
 			else if (error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND')
 				resolve(`${host} is not an address of this machine.`);
 			else resolve(`Port ${port} on ${host} cannot be used: ${error.message}.`);
@@ -44,11 +43,7 @@ export function portTrouble(host: string, port: number): Promise<string | null> 
 }
 
 /** Runs a command to its end, its output kept; throws with the output when it fails. */
-export function run(
-	command: string,
-	args: readonly string[],
-	options: { cwd?: string; env?: NodeJS.ProcessEnv } = {}
-): string {
+export function run(command: string, args: readonly string[], options: { cwd?: string; env?: NodeJS.ProcessEnv } = {}): string {
 	const done = spawnSync(command, args, {
 		cwd: options.cwd ?? ROOT,
 		env: options.env ?? process.env,
@@ -56,15 +51,13 @@ export function run(
 		stdio: ['ignore', 'pipe', 'pipe']
 	});
 	if (done.error) throw done.error;
-	if (done.status !== 0)
-		throw new Error(`${command} ${args[0] ?? ''}: ${(done.stderr || done.stdout).trim()}`);
+	if (done.status !== 0) throw new Error(`${command} ${args[0] ?? ''}: ${(done.stderr || done.stdout).trim()}`);
 	return done.stdout;
 }
 
 /** Installs Debian packages when root; else says which. */
 export function debian(packages: readonly string[], why: string): void {
-	if (!isRoot())
-		throw new Stop(`${why} Ask someone with root rights to run:  apt-get install ${packages.join(' ')}`);
+	if (!isRoot()) throw new Stop(`${why} Ask someone with root rights to run:  apt-get install ${packages.join(' ')}`);
 	say(`Installing ${packages.join(', ')} …`);
 	const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
 	const apt = ['-o', 'DPkg::Lock::Timeout=500', '-qq'];

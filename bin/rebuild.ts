@@ -13,9 +13,7 @@ process.env.SURCULUS_HOME = ROOT;
 const { rebuild } = await import('../src/lib/server/ledger.js');
 const { database, closeDatabase } = await import('../src/lib/server/db.js');
 try {
-	const { rows } = await database().query<{ id: string; slug: string }>(
-		'SELECT id, slug FROM garden ORDER BY slug'
-	);
+	const { rows } = await database().query<{ id: string; slug: string }>('SELECT id, slug FROM garden ORDER BY slug');
 	for (const garden of rows) {
 		const done = await rebuild(garden.id);
 		say(`${garden.slug}: ${done.subjects} rows from ${done.entries} entries.`);

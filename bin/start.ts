@@ -39,8 +39,7 @@ async function main(): Promise<void> {
 	}
 	if (options.help) return say(HELP);
 	const port = Number(options.port ?? process.env.PORT ?? 5273);
-	if (!(Number.isInteger(port) && port >= 1 && port <= MOST_PORT))
-		throw new Stop(`--port: a number from 1 to ${MOST_PORT}.`);
+	if (!(Number.isInteger(port) && port >= 1 && port <= MOST_PORT)) throw new Stop(`--port: a number from 1 to ${MOST_PORT}.`);
 	const host = options.host ?? '127.0.0.1';
 
 	const { isLoopback, hashPassword } = await import('../src/lib/server/auth.js');
@@ -55,8 +54,7 @@ async function main(): Promise<void> {
 	const runFile = join(home, 'running.json');
 	if (existsSync(runFile)) {
 		const other = JSON.parse(readFileSync(runFile, 'utf8')) as { pid: number; address: string };
-		if (isOurs(other.pid))
-			throw new Stop(`Surculus runs from here already, at ${other.address} (process ${other.pid}).`);
+		if (isOurs(other.pid)) throw new Stop(`Surculus runs from here already, at ${other.address} (process ${other.pid}).`);
 	}
 	const trouble = await portTrouble(host, port);
 	if (trouble) throw new Stop(trouble);

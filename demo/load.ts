@@ -197,11 +197,7 @@ export async function loadDemo(): Promise<void> {
 /** Rounding must not give away the eleventh of ten: counts taken from hand stop at what is there. */
 async function withinReach(acts: Act[]): Promise<Act[]> {
 	const first = acts[0]!;
-	if (
-		!['batch.potted', 'batch.planted', 'batch.given', 'batch.lost'].includes(first.kind) ||
-		first.data.planted
-	)
-		return acts;
+	if (!['batch.potted', 'batch.planted', 'batch.given', 'batch.lost'].includes(first.kind) || first.data.planted) return acts;
 	const batch = await state.batchById(database(), DEMO_GARDEN, first.subjectId);
 	const asked = first.data.count === UNROOTED ? (batch?.unrooted ?? 0) : Number(first.data.count);
 	const count = Math.min(asked, batch ? inHand(batch) : 0);
@@ -282,14 +278,7 @@ function tellBatch(b: BatchStory, year: number, back: number, newest: ReadonlyMa
 	return told;
 }
 
-function tellStep(
-	step: Step,
-	batchId: string,
-	name: string,
-	on: string,
-	n: (count: number) => number,
-	kindId: string
-): Act[] {
+function tellStep(step: Step, batchId: string, name: string, on: string, n: (count: number) => number, kindId: string): Act[] {
 	const act = (kind: Act['kind'], data: Record<string, unknown>, note = ''): Act => ({
 		id: id(name),
 		kind,
@@ -300,9 +289,7 @@ function tellStep(
 	});
 	switch (step[1]) {
 		case 'check':
-			return [
-				act('batch.checked', { alive: n(step[2]), rooted: n(step[3]), sign: step[4] ?? 'none' }, step[5])
-			];
+			return [act('batch.checked', { alive: n(step[2]), rooted: n(step[3]), sign: step[4] ?? 'none' }, step[5])];
 		case 'pot':
 			return [
 				act('batch.potted', {

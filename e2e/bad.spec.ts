@@ -42,10 +42,7 @@ test('the odds answer, and say what is wrong with a bad question', async ({ app,
 	expect((await request.post(`${app.url}/api/odds/strike`, { ...API, data: '{no json' })).status()).toBe(400);
 });
 
-test('another site’s page cannot write, nor another’s name for this machine read', async ({
-	app,
-	request
-}) => {
+test('another site’s page cannot write, nor another’s name for this machine read', async ({ app, request }) => {
 	const evil = await request.post(`${app.demo}/wants/new`, {
 		headers: { origin: 'http://elsewhere.example' },
 		form: { target: '3' }
@@ -101,16 +98,10 @@ test('bad typing is refused in its place and nothing typed is lost', async ({ ap
 	await expect(page.getByRole('alert')).toContainText('Latitude: between -90 and 90');
 });
 
-test('of two browsers that log the same batch, the slower is told and loses nothing', async ({
-	app,
-	browser
-}) => {
+test('of two browsers that log the same batch, the slower is told and loses nothing', async ({ app, browser }) => {
 	const [a, b] = await Promise.all([browser.newPage(), browser.newPage()]);
 	await a.goto(`${app.demo}/bench`);
-	const href = await a
-		.locator('main a[href*="/bench/"]', { hasText: 'not rooted yet' })
-		.first()
-		.getAttribute('href');
+	const href = await a.locator('main a[href*="/bench/"]', { hasText: 'not rooted yet' }).first().getAttribute('href');
 	for (const p of [a, b]) {
 		await p.goto(`${app.url}${href}`);
 		await p.getByRole('group', { name: 'Log' }).getByRole('button', { name: 'Lost' }).click();
@@ -127,10 +118,7 @@ test('of two browsers that log the same batch, the slower is told and loses noth
 	await b.close();
 });
 
-test('the database stops in the middle: a clear page, the typing kept, and it works again', async ({
-	app,
-	page
-}) => {
+test('the database stops in the middle: a clear page, the typing kept, and it works again', async ({ app, page }) => {
 	await page.goto(`${app.demo}/stock/new?kind=sage`);
 	await page.getByLabel('Name on its label').fill('silver, from the wall');
 	app.cluster.stop();

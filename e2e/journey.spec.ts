@@ -9,10 +9,8 @@ const SIZES = [
 	{ name: 'phone', width: 390, height: 844 }
 ];
 
-const log = (page: Page, name: string) =>
-	page.getByRole('group', { name: 'Log' }).getByRole('button', { name, exact: true });
-const toast = (page: Page) =>
-	page.getByRole('status').filter({ has: page.getByRole('button', { name: 'Close this message' }) });
+const log = (page: Page, name: string) => page.getByRole('group', { name: 'Log' }).getByRole('button', { name, exact: true });
+const toast = (page: Page) => page.getByRole('status').filter({ has: page.getByRole('button', { name: 'Close this message' }) });
 
 for (const size of SIZES)
 	test(`a want is carried through to plants in the ground, on a ${size.name}`, async ({ app, page }) => {
@@ -35,9 +33,7 @@ for (const size of SIZES)
 
 		await test.step('add a stock plant', async () => {
 			await page.getByRole('link', { name: 'Add a stock plant' }).click();
-			await page
-				.getByLabel('Kind', { exact: true })
-				.selectOption({ label: 'Border penstemon (Penstemon hartwegii hybrids)' });
+			await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Border penstemon (Penstemon hartwegii hybrids)' });
 			await page.getByLabel('Name on its label').fill('wine red');
 			await page.getByLabel('Height', { exact: true }).fill('75');
 			await page.getByLabel('Age', { exact: true }).fill('3');
@@ -53,9 +49,7 @@ for (const size of SIZES)
 			await page.getByLabel('In the ground by').fill('2027-06-15');
 			await page.getByLabel('In your words').fill('for the long bed');
 			await page.getByRole('button', { name: 'Write it down and plan' }).click();
-			await expect(
-				page.getByRole('heading', { name: '12 Border penstemon, for the long bed' })
-			).toBeVisible();
+			await expect(page.getByRole('heading', { name: '12 Border penstemon, for the long bed' })).toBeVisible();
 		});
 
 		let struck = 0;
@@ -68,9 +62,9 @@ for (const size of SIZES)
 			await expect(page.getByText(/The last safe day to strike is/)).toBeVisible();
 			await page.getByRole('button', { name: 'Take this plan' }).click();
 			await expect(toast(page)).toContainText(`Planned: ${struck}`);
-			await expect(
-				page.locator('main p').filter({ hasText: 'As things stand you get 12 or more' })
-			).toContainText('9 times in 10');
+			await expect(page.locator('main p').filter({ hasText: 'As things stand you get 12 or more' })).toContainText(
+				'9 times in 10'
+			);
 		});
 
 		await test.step('strike the batch from the round, and label it', async () => {
@@ -87,8 +81,7 @@ for (const size of SIZES)
 		});
 
 		await test.step('log a check; the odds move; a wrong count is refused and kept', async () => {
-			const odds = async () =>
-				(await page.locator('main p').filter({ hasText: 'Its want, 12 Border penstemon' }).textContent())!;
+			const odds = async () => (await page.locator('main p').filter({ hasText: 'Its want, 12 Border penstemon' }).textContent())!;
 			const before = await odds();
 			await log(page, 'Check').click();
 			await page.getByLabel('Alive', { exact: true }).fill(String(struck + 1));

@@ -10,8 +10,7 @@ const LOOPBACK_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/;
 /** Open without sign-in: the way in, and what watches over the process. */
 const OPEN = ['/sign-in', '/healthz', '/_app/', '/favicon.svg'];
 
-export const DOWN =
-	'The database does not answer at the moment. Nothing was saved, and what you typed is still here.';
+export const DOWN = 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.';
 
 function denied(request: Request, sentence: string, status = 403): Response {
 	return request.headers.get('accept')?.includes('text/html')

@@ -108,5 +108,7 @@ CREATE TABLE batch (
 	CHECK (unrooted + rooted + potted + planted + given + kept + split_off + lost = struck)
 );
 CREATE INDEX batch_by_status ON batch (garden_id, status);
+CREATE INDEX batch_ended ON batch (garden_id, last_on DESC NULLS LAST, code DESC) WHERE status IN ('done', 'dropped');
+CREATE INDEX batch_by_kind ON batch (garden_id, kind_id);
 CREATE INDEX batch_by_want ON batch (garden_id, want_id);
 CREATE INDEX batch_by_stock ON batch (garden_id, stock_id);

@@ -12,9 +12,7 @@
 		<p class="mt-4">
 			It works again as soon as the database is back. Look whether <code>./start</code> still runs.
 		</p>
-		<button class="act act-main mt-6" onclick={() => invalidateAll().then(() => location.reload())}
-			>Try again</button
-		>
+		<button class="act act-main mt-6" onclick={() => invalidateAll().then(() => location.reload())}>Try again</button>
 	{:else}
 		<p class="mt-6"><a class="act act-main" href="/">To the round</a></p>
 	{/if}

@@ -32,8 +32,6 @@ createServer((request, response) => {
 	const wanted = (url.searchParams.get('q') ?? '').trim().toLowerCase();
 	if (wanted.length < 2) return answer(400, { error: 'two letters at least' });
 	answer(200, {
-		varieties: VARIETIES.filter((v) =>
-			[v.variety, v.trade].some((name) => name.toLowerCase().includes(wanted))
-		)
+		varieties: VARIETIES.filter((v) => [v.variety, v.trade].some((name) => name.toLowerCase().includes(wanted)))
 	});
 }).listen(Number(process.env.PORT), '127.0.0.1');

@@ -21,9 +21,7 @@ export function isIsoDate(text: string): boolean {
 }
 
 export function dayNumber(iso: IsoDate): DayNumber {
-	return Math.round(
-		Temporal.PlainDate.from(iso).toZonedDateTime({ timeZone: 'UTC' }).epochMilliseconds / MS_PER_DAY
-	);
+	return Math.round(Temporal.PlainDate.from(iso).toZonedDateTime({ timeZone: 'UTC' }).epochMilliseconds / MS_PER_DAY);
 }
 
 export function isoOf(day: DayNumber): IsoDate {
@@ -58,10 +56,7 @@ export const daysBetween = (a: IsoDate, b: IsoDate): number => dayNumber(b) - da
 
 /** Today's date in a time zone, from an instant handed in by the caller. */
 export function dateIn(timeZone: string, epochMilliseconds: number): IsoDate {
-	return Temporal.Instant.fromEpochMilliseconds(epochMilliseconds)
-		.toZonedDateTimeISO(timeZone)
-		.toPlainDate()
-		.toString();
+	return Temporal.Instant.fromEpochMilliseconds(epochMilliseconds).toZonedDateTimeISO(timeZone).toPlainDate().toString();
 }
 
 /** "12 May" or, with a year, "12 May 2027". */

@@ -11,8 +11,7 @@ export const problem = (p: Problem, status = 400): Response =>
 /** Parses a JSON body by a schema; a Response when it is wrong. */
 export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T | Response> {
 	const text = await request.text();
-	if (text.length > MOST_BYTES)
-		return problem({ code: 'body.too-long', sentence: 'The body is longer than 64 kB.' }, 413);
+	if (text.length > MOST_BYTES) return problem({ code: 'body.too-long', sentence: 'The body is longer than 64 kB.' }, 413);
 	let body: unknown;
 	try {
 		body = JSON.parse(text);

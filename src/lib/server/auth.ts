@@ -11,8 +11,7 @@ const SESSION_DAYS = 30;
 const TRIES = 5;
 const TRY_WINDOW = '15 minutes';
 
-export const isLoopback = (host: string): boolean =>
-	/^(127\.\d+\.\d+\.\d+|localhost|::1|\[::1\])$/.test(host);
+export const isLoopback = (host: string): boolean => /^(127\.\d+\.\d+\.\d+|localhost|::1|\[::1\])$/.test(host);
 
 /** Must people sign in? Only then is there a password hash. */
 export const signInAsked = (): boolean => Boolean(process.env.SURCULUS_PASSWORD_HASH);
@@ -49,10 +48,9 @@ export async function signIn(password: string, address: string): Promise<string 
 
 export async function signedIn(token: string | undefined): Promise<boolean> {
 	if (!token) return false;
-	const { rowCount } = await database().query(
-		'SELECT 1 FROM session WHERE token_hash = $1 AND expires_at > now()',
-		[tokenHash(token)]
-	);
+	const { rowCount } = await database().query('SELECT 1 FROM session WHERE token_hash = $1 AND expires_at > now()', [
+		tokenHash(token)
+	]);
 	return rowCount === 1;
 }
 

@@ -37,10 +37,8 @@ export function expectedOn(
 	steps: readonly { stage: { to: StageName }; from: DayNumber; to: DayNumber }[],
 	day: DayNumber
 ): { stage: StageName | 'struck' | 'planned'; pieces: number } {
-	if (b.status === 'planned' && dayNumber(b.plannedOn!) > day)
-		return { stage: 'planned', pieces: b.plannedCount };
-	let stage: StageName | 'struck' =
-		b.potted > 0 ? 'potted' : b.rooted > 0 && b.unrooted === 0 ? 'rooted' : 'struck';
+	if (b.status === 'planned' && dayNumber(b.plannedOn!) > day) return { stage: 'planned', pieces: b.plannedCount };
+	let stage: StageName | 'struck' = b.potted > 0 ? 'potted' : b.rooted > 0 && b.unrooted === 0 ? 'rooted' : 'struck';
 	let pieces = b.status === 'planned' ? b.plannedCount : inHand(b);
 	for (const step of steps) {
 		if (step.to > day) break;
@@ -51,11 +49,7 @@ export function expectedOn(
 	return { stage, pieces };
 }
 
-export async function batchViews(
-	garden: Garden,
-	day: DayNumber,
-	batches: readonly Batch[]
-): Promise<BatchView[]> {
+export async function batchViews(garden: Garden, day: DayNumber, batches: readonly Batch[]): Promise<BatchView[]> {
 	const db = database();
 	const [kinds, places] = await Promise.all([kindsOf(garden.id), state.places(db, garden.id)]);
 	const record = await recordOf(
@@ -78,14 +72,12 @@ export async function batchViews(
 			pieceWord: way?.piece ?? ['piece', 'pieces'],
 			placeName: places.find((p) => p.id === b.placeId)?.name ?? '',
 			inHand: inHand(b),
-			coming:
-				f && q ? { mean: f.pmf.reduce((s, p, k) => s + p * k, 0), p05: q.p05, p50: q.p50, p95: q.p95 } : null,
+			coming: f && q ? { mean: f.pmf.reduce((s, p, k) => s + p * k, 0), p05: q.p05, p50: q.p50, p95: q.p95 } : null,
 			plantedOn: f?.planted
 				? { quick: isoOf(f.planted.quick), usual: isoOf(f.planted.usual), slow: isoOf(f.planted.slow) }
 				: null,
 			steps: (f?.usual?.steps ?? []).map((s) => ({ to: s.stage.to, from: isoOf(s.from), on: isoOf(s.to) })),
-			expected:
-				f?.usual && day > now ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
+			expected: f?.usual && day > now ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
 			next: tasks[0] ?? null
 		};
 	});
@@ -129,8 +121,7 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 		state.stocks(db, garden.id)
 	]);
 	const place = new Map(places.map((p) => [p.id, p]));
-	const sheltered = (id: string | null) =>
-		['sill', 'lit_shelf', 'frame', 'garage'].includes(place.get(id ?? '')?.kind ?? '');
+	const sheltered = (id: string | null) => ['sill', 'lit_shelf', 'frame', 'garage'].includes(place.get(id ?? '')?.kind ?? '');
 	const horizon = day + 60;
 	const tasks: Task[] = [];
 	for (const b of all) {
@@ -171,14 +162,10 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 		return kinds.get(b?.kindId ?? s?.kind_id ?? '')?.common ?? '';
 	};
 	const title = (t: Task) =>
-		t.kind === 'winter-count'
-			? `Count ${t.count} ${nameOf(t)} after winter`
-			: `${VERB[t.kind]} ${t.count} ${nameOf(t)}`;
-	const link = (t: Task) =>
-		t.batchId ? `bench/${t.batchId}${`?do=${t.kind}`}` : t.stockId ? `stock/${t.stockId}` : 'wants';
+		t.kind === 'winter-count' ? `Count ${t.count} ${nameOf(t)} after winter` : `${VERB[t.kind]} ${t.count} ${nameOf(t)}`;
+	const link = (t: Task) => (t.batchId ? `bench/${t.batchId}${`?do=${t.kind}`}` : t.stockId ? `stock/${t.stockId}` : 'wants');
 	// A planned batch is struck where its stock stands, if it has no place of its own.
-	const at = (t: Task) =>
-		t.kind === 'strike' && t.stockId ? (stockById.get(t.stockId)?.place_id ?? t.placeId) : t.placeId;
+	const at = (t: Task) => (t.kind === 'strike' && t.stockId ? (stockById.get(t.stockId)?.place_id ?? t.placeId) : t.placeId);
 	const placed = tasks.map((t) => ({ ...t, placeId: at(t) }));
 	const due = inWalkingOrder(
 		placed.filter((t) => t.from <= day + 6),

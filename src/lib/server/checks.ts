@@ -37,19 +37,12 @@ export function protectionOf(s: state.StockRow) {
 	};
 }
 
-async function givingStock(
-	db: Queryable,
-	gardenId: string,
-	id: string | null,
-	kindId: string,
-	on: string
-): Promise<void> {
+async function givingStock(db: Queryable, gardenId: string, id: string | null, kindId: string, on: string): Promise<void> {
 	if (id === null) return;
 	const stock = await state.stockById(db, gardenId, id);
 	if (!stock) no('stock.unknown', 'There is no such stock in this garden.', 'stock_id');
 	if (stock.kind_id !== kindId) no('stock.other-kind', 'That stock is of another kind.', 'stock_id');
-	if (stock.gone_on && stock.gone_on < on)
-		no('stock.gone', `That stock is gone since ${sayDate(stock.gone_on)}.`, 'stock_id');
+	if (stock.gone_on && stock.gone_on < on) no('stock.gone', `That stock is gone since ${sayDate(stock.gone_on)}.`, 'stock_id');
 	const may = mayMultiply(protectionOf(stock), yearOf(dayNumber(on)));
 	if (stock.protection === 'protected' && may.may !== 'yes') no('stock.protected', may.sentence, 'stock_id');
 }
@@ -87,9 +80,7 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 			);
 			return;
 		case 'place.closed': {
-			const inUse = (await state.batches(db, gardenId, ['growing'])).filter(
-				(b) => b.placeId === e.subjectId && inHand(b) > 0
-			);
+			const inUse = (await state.batches(db, gardenId, ['growing'])).filter((b) => b.placeId === e.subjectId && inHand(b) > 0);
 			if (inUse.length > 0)
 				no(
 					'place.in-use',
@@ -102,13 +93,11 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 			return openPlace(db, gardenId, e.data.place_id);
 		case 'stock.leave':
 		case 'stock.gone':
-			if (!(await state.stockById(db, gardenId, e.subjectId)))
-				no('stock.unknown', 'There is no such stock in this garden.');
+			if (!(await state.stockById(db, gardenId, e.subjectId))) no('stock.unknown', 'There is no such stock in this garden.');
 			return;
 		case 'want.set':
 			kindOf(e.data.kind_id);
-			if (e.data.due <= today)
-				no('want.past', `${sayDate(e.data.due)} has gone by: give a day that is still to come.`, 'due');
+			if (e.data.due <= today) no('want.past', `${sayDate(e.data.due)} has gone by: give a day that is still to come.`, 'due');
 			if (dayNumber(e.data.due) - dayNumber(today) > 366 * 12)
 				no('want.far', 'More than twelve years ahead: give a nearer day.', 'due');
 			return openPlace(db, gardenId, e.data.place_id);
@@ -116,9 +105,7 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 			return;
 		case 'figure.set': {
 			const own = Object.fromEntries(
-				(await state.figures(db, gardenId))
-					.filter((f) => f.kind_id === e.data.kind_id)
-					.map((f) => [f.path, f.value])
+				(await state.figures(db, gardenId)).filter((f) => f.kind_id === e.data.kind_id).map((f) => [f.path, f.value])
 			);
 			must(checkFigure(withFigures(kindOf(e.data.kind_id), own), e.data.path, e.data.value));
 			return;
@@ -144,12 +131,7 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 }
 
 /** What still leans on a subject whose last entry is being undone. */
-export async function checkUnleaned(
-	db: Queryable,
-	gardenId: string,
-	subject: string,
-	id: string
-): Promise<void> {
+export async function checkUnleaned(db: Queryable, gardenId: string, subject: string, id: string): Promise<void> {
 	const living = (await state.batches(db, gardenId)).filter((b) => b.status !== 'dropped');
 	const name = (found: readonly { code: string }[]) =>
 		found
@@ -162,8 +144,7 @@ export async function checkUnleaned(
 	}
 	if (subject === 'want') {
 		const of = living.filter((b) => b.wantId === id);
-		if (of.length)
-			no('undo.leaned-on', `${name(of)} belong${of.length === 1 ? 's' : ''} to this want: undo that first.`);
+		if (of.length) no('undo.leaned-on', `${name(of)} belong${of.length === 1 ? 's' : ''} to this want: undo that first.`);
 	}
 	if (subject === 'place') {
 		const at = living.filter((b) => b.placeId === id);

@@ -6,7 +6,8 @@ import * as state from './store/state.js';
 import { dayNumber, isIsoDate } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
-import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
+import { WITHIN_BATCH, without } from '$lib/core/evidence/evidence.js';
 import type { Tallies } from '$lib/core/evidence/evidence.js';
 import type { GardenData } from '$lib/core/ledger/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
@@ -53,10 +54,7 @@ export async function gardenById(id: string): Promise<Garden | null> {
 export const allGardens = async (): Promise<Garden[]> => (await state.gardens(database())).map(asGarden);
 
 /** The day the person looks at: today, or the strip's mark if it is a day within reach. */
-export function viewedDay(
-	garden: Garden,
-	asked: string | null
-): { day: DayNumber; iso: IsoDate; isToday: boolean } {
+export function viewedDay(garden: Garden, asked: string | null): { day: DayNumber; iso: IsoDate; isToday: boolean } {
 	const now = dayNumber(garden.today);
 	const wished = asked && isIsoDate(asked) ? dayNumber(asked) : now;
 	const inReach = wished >= now - 120 && wished <= now + 480;
@@ -72,27 +70,40 @@ export async function kindsOf(gardenId: string): Promise<Map<string, Kind>> {
 		figures[f.path] = f.value;
 		own.set(f.kind_id, figures);
 	}
-	return new Map(
-		[...handbook().kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind])
-	);
+	return new Map([...handbook().kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind]));
 }
 
 export interface RecordOf {
-	/** Tallies of all batches of a kind and way, but for one. */
-	of(kindId: string, wayId: string, butBatch?: string): Tallies[];
+	/** What all batches of a kind and way are worth as evidence, but for one. */
+	of(kindId: string, wayId: string, but?: Tallies): Tallies;
 }
 
-/** What this garden's batches have taught, for the kinds asked about. */
+/**
+ * What this garden's batches have taught, for the kinds asked about. Summed by the database, for a
+ * long life leaves thousands of batches; the worth of one is core/evidence's asEvidence.
+ */
 export async function recordOf(gardenId: string, kindIds: readonly string[]): Promise<RecordOf> {
-	const { rows } = await database().query<{ id: string; kind_id: string; way_id: string; seen: Tallies }>(
-		`SELECT id, kind_id, way_id, seen FROM batch WHERE garden_id = $1 AND kind_id = ANY ($2) AND seen <> '{}'::jsonb`,
-		[gardenId, [...new Set(kindIds)]]
+	const { rows } = await database().query<{ kind_id: string; way_id: string; stage: StageName; passed: number; failed: number }>(
+		`SELECT kind_id, way_id, stage, sum(passed / design) AS passed, sum(failed / design) AS failed
+		 FROM (
+			SELECT b.kind_id, b.way_id, t.stage, (t.tally->>'passed')::float8 AS passed, (t.tally->>'failed')::float8 AS failed,
+				1 + (greatest(1, (t.tally->>'passed')::float8 + (t.tally->>'failed')::float8) - 1) * $3::float8 AS design
+			FROM batch b, jsonb_each(b.seen) AS t (stage, tally)
+			WHERE b.garden_id = $1 AND b.kind_id = ANY ($2)
+		 ) AS counted GROUP BY kind_id, way_id, stage`,
+		[gardenId, [...new Set(kindIds)], WITHIN_BATCH]
 	);
+	const worth = new Map<string, Tallies>();
+	for (const r of rows) {
+		const key = `${r.kind_id} ${r.way_id}`;
+		worth.set(key, { ...worth.get(key), [r.stage]: { passed: r.passed, failed: r.failed } });
+	}
 	return {
-		of: (kindId, wayId, butBatch) =>
-			rows.filter((r) => r.kind_id === kindId && r.way_id === wayId && r.id !== butBatch).map((r) => r.seen)
+		of: (kindId, wayId, but) => {
+			const all = worth.get(`${kindId} ${wayId}`) ?? {};
+			return but ? without(all, but) : all;
+		}
 	};
 }
 
-export const wayIn = (kind: Kind | undefined, wayId: string): WayProfile | undefined =>
-	kind?.ways.find((w) => w.id === wayId);
+export const wayIn = (kind: Kind | undefined, wayId: string): WayProfile | undefined => kind?.ways.find((w) => w.id === wayId);

@@ -48,9 +48,7 @@ export function isDatabaseDown(error: unknown): boolean {
 	return (
 		CONNECTION_CODES.has(code) ||
 		/^(08|57P0|53300)/.test(code) ||
-		/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(
-			error.message
-		)
+		/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(error.message)
 	);
 }
 

@@ -66,9 +66,7 @@ export const refused = (problem: Problem, status = 400): ActionFailure<Refused> 
 /** Loads the garden of a route, or ends with 404; a database that is away ends with 503. */
 export async function gardenOr404(slug: string): Promise<Garden> {
 	return guarded(
-		async () =>
-			(await gardenBySlug(slug)) ??
-			error(404, { message: 'There is no such garden.', code: 'garden.unknown' })
+		async () => (await gardenBySlug(slug)) ?? error(404, { message: 'There is no such garden.', code: 'garden.unknown' })
 	);
 }
 
@@ -79,8 +77,7 @@ export async function guarded<T>(work: () => Promise<T>): Promise<T> {
 		if (!isDatabaseDown(e)) throw e;
 		log.error({ err: (e as Error).message }, 'database down');
 		error(503, {
-			message:
-				'The database does not answer at the moment. Nothing was saved, and what you typed is still here.',
+			message: 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.',
 			code: 'database.down'
 		});
 	}

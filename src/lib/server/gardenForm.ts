@@ -16,11 +16,7 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 	const zoneText = f.text('zone').trim();
 	const band = zoneText ? bandOf(zoneText) : null;
 	if (zoneText && !band)
-		return refuse(
-			'zone.unknown',
-			'A hardiness zone is a number from 1 to 13, with a or b if you know it: 7 or 7b.',
-			'zone'
-		);
+		return refuse('zone.unknown', 'A hardiness zone is a number from 1 to 13, with a or b if you know it: 7 or 7b.', 'zone');
 	const typed = f.number('coldest');
 	const coldest = band
 		? (band.lowC + band.highC) / 2
@@ -32,8 +28,7 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 	const frost = (name: string): Result<{ doy: number; sd: number } | null> => {
 		if (f.flag('no_frost')) return ok(null);
 		const text = f.text(name);
-		if (!isIsoDate(text))
-			return refuse('frost.date', 'Give a day of the calendar, or say that frost never comes.', name);
+		if (!isIsoDate(text)) return refuse('frost.date', 'Give a day of the calendar, or say that frost never comes.', name);
 		return ok({ doy: Math.min(365, dayOfYear(dayNumber(text))), sd: f.number(`${name}_sd`) ?? Number.NaN });
 	};
 	const last = frost('last_frost');

@@ -79,10 +79,9 @@ describe('the handbook', () => {
 			const from = dayNumber('2027-01-01');
 			for (const kind of kinds)
 				for (const way of kind.ways)
-					expect(
-						openings(way.window, from, from + 365, climate).length,
-						`${kind.id} ${way.id} at ${latitude}`
-					).toBeGreaterThan(0);
+					expect(openings(way.window, from, from + 365, climate).length, `${kind.id} ${way.id} at ${latitude}`).toBeGreaterThan(
+						0
+					);
 		}
 	});
 

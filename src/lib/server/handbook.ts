@@ -3,13 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import {
-	containerSchema,
-	kindSchema,
-	schoolSchema,
-	sourceSchema,
-	waySchema
-} from '$lib/core/handbook/schema.js';
+import { containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
 import type { Handbook } from '$lib/core/handbook/schema.js';
 
 export const home = (): string => process.env.SURCULUS_HOME ?? process.cwd();
@@ -20,12 +14,10 @@ function read<T>(path: string, schema: z.ZodType<T>): T {
 	return parsed.data;
 }
 
-const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> =>
-	new Map(rows.map((r) => [r.id, r]));
+const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((r) => [r.id, r]));
 
 export function loadHandbook(folder: string): Handbook {
-	const list = <T extends { id: string }>(file: string, schema: z.ZodType<T>) =>
-		byId(read(join(folder, file), z.array(schema)));
+	const list = <T extends { id: string }>(file: string, schema: z.ZodType<T>) => byId(read(join(folder, file), z.array(schema)));
 	const kinds = readdirSync(join(folder, 'kinds'))
 		.filter((f) => f.endsWith('.yaml'))
 		.sort()
@@ -48,25 +40,17 @@ export function inconsistencies(book: Handbook): string[] {
 		if (!book.sources.has(src)) wrong.push(`${id} names the unknown source ${src}`);
 	};
 	for (const kind of book.kinds.values()) {
-		for (const s of [
-			kind.hardiness_c.src,
-			kind.size.src,
-			kind.price.src,
-			kind.winter.src,
-			kind.protection.src
-		])
+		for (const s of [kind.hardiness_c.src, kind.size.src, kind.price.src, kind.winter.src, kind.protection.src])
 			source(kind.id, s);
 		for (const way of kind.ways) {
 			const at = `${kind.id}/${way.id}`;
 			if (!book.ways.has(way.way)) wrong.push(`${at} is of the unknown way ${way.way}`);
-			for (const school of way.schools)
-				if (!book.schools.has(school)) wrong.push(`${at} names the unknown school ${school}`);
+			for (const school of way.schools) if (!book.schools.has(school)) wrong.push(`${at} names the unknown school ${school}`);
 			source(at, way.window.src);
 			source(at, way.gives.src);
 			for (const stage of way.stages) {
 				source(at, stage.src);
-				if (!book.containers.has(stage.holds))
-					wrong.push(`${at} stands in the unknown container ${stage.holds}`);
+				if (!book.containers.has(stage.holds)) wrong.push(`${at} stands in the unknown container ${stage.holds}`);
 			}
 		}
 	}

@@ -96,12 +96,7 @@ afterAll(closeDatabase);
 describe('the ledger', () => {
 	it('is append-only by the database itself', async () => {
 		const db = database();
-		for (const sql of [
-			"UPDATE entry SET note = 'x'",
-			'DELETE FROM entry',
-			'TRUNCATE entry',
-			'TRUNCATE entry CASCADE'
-		])
+		for (const sql of ["UPDATE entry SET note = 'x'", 'DELETE FROM entry', 'TRUNCATE entry', 'TRUNCATE entry CASCADE'])
 			await expect(db.query(sql)).rejects.toThrow(/append-only/);
 	});
 
@@ -121,9 +116,7 @@ describe('the ledger', () => {
 		const before = (await database().query('SELECT count(*) AS n FROM entry')).rows[0].n;
 		const id = uuidv7();
 		expect(await code(struck(id, uuidv7()))).toBe('stock.unknown');
-		expect(await code({ ...struck(id, null), data: { ...struck(id, null).data, way_id: 'magic' } })).toBe(
-			'way.unknown'
-		);
+		expect(await code({ ...struck(id, null), data: { ...struck(id, null).data, way_id: 'magic' } })).toBe('way.unknown');
 		expect(await code(struck(id, null, 20, '2027-07-21'))).toBe('entry.future');
 		expect(await code(struck(id, null, 20, '2027-02-30'))).toBe('entry.invalid');
 		expect(await code(struck(id, null, 0))).toBe('entry.invalid');
@@ -151,9 +144,7 @@ describe('the ledger', () => {
 		] as const)
 			expect(await code(act('want.set', uuidv7(), { ...want, ...bad }))).toBe(expected);
 		expect(await code(act('garden.set', gardenId, { ...settings, latitude: 91 }))).toBe('entry.invalid');
-		expect(await code(act('garden.set', gardenId, { ...settings, latitude: -52 }))).toBe(
-			'climate.wrong-hemisphere'
-		);
+		expect(await code(act('garden.set', gardenId, { ...settings, latitude: -52 }))).toBe('climate.wrong-hemisphere');
 		// A doing of two entries whose second is wrong leaves no first behind.
 		const s = uuidv7();
 		expect(await code(stock(s), check(uuidv7(), 1, null))).toBe('batch.not-begun');
@@ -173,10 +164,7 @@ describe('the ledger', () => {
 		const id = uuidv7();
 		await ok(struck(id, null, 20));
 		const seen = (await batch(id)).entries;
-		const [a, b] = await Promise.all([
-			record(writer, [check(id, 18, 5, seen)]),
-			record(writer, [check(id, 12, 2, seen)])
-		]);
+		const [a, b] = await Promise.all([record(writer, [check(id, 18, 5, seen)]), record(writer, [check(id, 12, 2, seen)])]);
 		expect([a.ok, b.ok].sort()).toEqual([false, true]);
 		const refused = a.ok ? b : a;
 		expect(!refused.ok && refused.problem.code).toBe('batch.changed');
@@ -207,10 +195,7 @@ describe('undo', () => {
 		const id = uuidv7();
 		const stockId = uuidv7();
 		await ok(struck(id, null, 10));
-		const kept = await ok(
-			act('batch.kept', id, { count: 2, stock_id: stockId }),
-			stock(stockId, { from_batch: id })
-		);
+		const kept = await ok(act('batch.kept', id, { count: 2, stock_id: stockId }), stock(stockId, { from_batch: id }));
 		expect(await state.stockById(database(), gardenId, stockId)).toMatchObject({ from_batch: id });
 		const undoId = uuidv7();
 		expect((await undo(writer, kept.ids[1]!, undoId)).ok).toBe(true);
@@ -270,9 +255,7 @@ describe('rebuild', () => {
 				shape: { lengthM: 12 }
 			})
 		);
-		await ok(
-			act('figure.set', uuidv7(), { kind_id: 'lavender', path: 'ways.semi-ripe.rooted.chance', value: 0.6 })
-		);
+		await ok(act('figure.set', uuidv7(), { kind_id: 'lavender', path: 'ways.semi-ripe.rooted.chance', value: 0.6 }));
 		await ok(struck(id, null, 20));
 		await ok(check(id, 18, 10));
 		await ok(act('batch.split', id, { count: 4, to }), {
@@ -340,9 +323,7 @@ describe('searching', () => {
 
 describe('a database that is newer than the code', () => {
 	it('is refused with a clear sentence', async () => {
-		await database().query(
-			"INSERT INTO schema_version (version, name, md5, run_at) VALUES (9999, 'from the future', '', now())"
-		);
+		await database().query("INSERT INTO schema_version (version, name, md5, run_at) VALUES (9999, 'from the future', '', now())");
 		await expect(migrate(process.env.DATABASE_URL!, ROOT)).rejects.toThrow(DatabaseNewer);
 		await database().query('DELETE FROM schema_version WHERE version = 9999');
 	});

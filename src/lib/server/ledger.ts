@@ -9,15 +9,7 @@ import { project, projectEntries } from './project.js';
 import { attempt, no } from './refusal.js';
 import * as entries from './store/entries.js';
 import * as state from './store/state.js';
-import {
-	codeOf,
-	entryData,
-	isoDate,
-	MOST_CODES,
-	MOST_NOTE,
-	subjectOf,
-	uuid
-} from '$lib/core/ledger/index.js';
+import { codeOf, entryData, isoDate, MOST_CODES, MOST_NOTE, subjectOf, uuid } from '$lib/core/ledger/index.js';
 import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
 import type { Result } from '$lib/core/result.js';
 
@@ -142,9 +134,7 @@ export function record(writer: Writer, acts: readonly Act[]): Promise<Result<Rec
 		transaction(async (db) => {
 			if (!(await state.lockGarden(db, writer.gardenId))) no('garden.unknown', 'There is no such garden.');
 			const there = await Promise.all(
-				acts.map((a) =>
-					z.uuid().safeParse(a.id).success ? entries.entryById(db, writer.gardenId, a.id) : null
-				)
+				acts.map((a) => (z.uuid().safeParse(a.id).success ? entries.entryById(db, writer.gardenId, a.id) : null))
 			);
 			const result = await write(db, writer, acts);
 			return { ...result, already: there.every((t) => t !== null) };
@@ -174,10 +164,10 @@ export function createGarden(
 			if (existing.rows[0]) return { slug: existing.rows[0].slug };
 			let slug = base;
 			for (let n = 2; ; n++) {
-				const made = await db.query(
-					'INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT (slug) DO NOTHING',
-					[gardenId, slug]
-				);
+				const made = await db.query('INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT (slug) DO NOTHING', [
+					gardenId,
+					slug
+				]);
 				if (made.rowCount === 1) break;
 				slug = `${base}-${n}`;
 			}
@@ -203,9 +193,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 			const repeated = await entries.entryById(db, gardenId, undoId);
 			if (repeated) return { ids: [undoId], already: true, groupId: repeated.group_id, code: null };
 			if (target.undone) no('entry.undone', 'That was undone already.');
-			const group = (await entries.entriesOfGroup(db, gardenId, target.group_id))
-				.filter((e) => !e.undone)
-				.reverse();
+			const group = (await entries.entriesOfGroup(db, gardenId, target.group_id)).filter((e) => !e.undone).reverse();
 			const touched = new Map<string, { subject: Subject; id: string }>();
 			const ids: string[] = [];
 			for (const [i, e] of group.entries()) {
@@ -223,8 +211,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 					reverses: e.id,
 					data: { reverses: e.id },
 					note: '',
-					line:
-						e.kind === 'entry.reversed' ? e.line.replace(/^Undone: /, 'Done again: ') : `Undone: ${e.line}`,
+					line: e.kind === 'entry.reversed' ? e.line.replace(/^Undone: /, 'Done again: ') : `Undone: ${e.line}`,
 					kindId: e.kind_id
 				});
 				touched.set(`${e.subject}:${e.subject_id}`, { subject: e.subject, id: e.subject_id });
@@ -241,10 +228,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 
 async function stands(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<boolean> {
 	if (subject === 'garden') return true;
-	const { rowCount } = await db.query(`SELECT 1 FROM ${subject} WHERE garden_id = $1 AND id = $2`, [
-		gardenId,
-		id
-	]);
+	const { rowCount } = await db.query(`SELECT 1 FROM ${subject} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rowCount === 1;
 }
 
@@ -264,8 +248,7 @@ export async function rebuild(gardenId: string): Promise<{ entries: number; subj
 			if (list) list.push(row);
 			else bySubject.set(key, [row]);
 		}
-		for (const list of bySubject.values())
-			await projectEntries(db, gardenId, list[0]!.subject, list[0]!.subject_id, list);
+		for (const list of bySubject.values()) await projectEntries(db, gardenId, list[0]!.subject, list[0]!.subject_id, list);
 		return { entries: rows.length, subjects: bySubject.size };
 	});
 }

@@ -15,9 +15,7 @@ export async function migrate(url: string, root: string): Promise<{ from: number
 	await client.connect();
 	try {
 		await client.query('SELECT pg_advisory_lock($1)', [LOCK]);
-		const { server_version_num } = (
-			await client.query<{ server_version_num: string }>('SHOW server_version_num')
-		).rows[0]!;
+		const { server_version_num } = (await client.query<{ server_version_num: string }>('SHOW server_version_num')).rows[0]!;
 		if (Number(server_version_num) < 150_000)
 			throw new Error(`This is PostgreSQL ${server_version_num}; Surculus needs version 15 or newer.`);
 		const postgrator = new Postgrator({

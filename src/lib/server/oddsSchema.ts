@@ -8,12 +8,9 @@ const shape = (name: string) =>
 		.max(1e6, `${name} must be at most 1,000,000.`);
 
 const stages = z
-	.array(
-		z.strictObject({ alpha: shape('alpha'), beta: shape('beta') }, { error: 'A stage is {alpha, beta}.' }),
-		{
-			error: 'stages must be a list of {alpha, beta}.'
-		}
-	)
+	.array(z.strictObject({ alpha: shape('alpha'), beta: shape('beta') }, { error: 'A stage is {alpha, beta}.' }), {
+		error: 'stages must be a list of {alpha, beta}.'
+	})
 	.min(1, 'Give at least one stage.')
 	.max(MOST_STAGES, `At most ${MOST_STAGES} stages.`);
 

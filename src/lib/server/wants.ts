@@ -8,6 +8,7 @@ import * as state from './store/state.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
+import type { Tallies } from '$lib/core/evidence/evidence.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -53,11 +54,7 @@ export function standingOf(b: Batch, today: DayNumber): Standing {
 	};
 }
 
-export function oddsFor(
-	kind: Kind,
-	wayId: string,
-	others: ReturnType<Awaited<ReturnType<typeof recordOf>>['of']>
-): Map<StageName, Beta> {
+export function oddsFor(kind: Kind, wayId: string, others: Tallies): Map<StageName, Beta> {
 	const way = wayIn(kind, wayId);
 	return new Map((way?.stages ?? []).map((s) => [s.to, stageOdds(s, others)]));
 }
@@ -74,7 +71,7 @@ export function forecastBatch(
 	const way = wayIn(kind, b.wayId);
 	if (!kind || !way) return null;
 	const today = dayNumber(garden.today);
-	const odds = oddsFor(kind, b.wayId, record.of(b.kindId, b.wayId, b.id));
+	const odds = oddsFor(kind, b.wayId, record.of(b.kindId, b.wayId, b.seen));
 	const standing = standingOf(b, today);
 	if (replace) {
 		odds.set(replace.stage, replace.odds);
@@ -147,10 +144,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 		// The parent under shelter counts as well when the aim is to keep one alive.
 		const parents = w.purpose === 'keep' && kind ? [{ pmfInTime: keepOf(kind, stocks, places).pmf }] : [];
 		const all = wantOdds(w.target, 0, [...parents, ...found.map(({ f }) => f)]);
-		const growing = wantOdds(w.target, 0, [
-			...parents,
-			...found.filter(({ b }) => b.status !== 'planned').map(({ f }) => f)
-		]);
+		const growing = wantOdds(w.target, 0, [...parents, ...found.filter(({ b }) => b.status !== 'planned').map(({ f }) => f)]);
 		const planted = mine.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
 		const hinge =
 			found.length > 0 && planted < w.target
@@ -161,8 +155,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 					)
 				: null;
 		const days = found.flatMap(({ f }) => (f.planted ? [f.planted] : []));
-		const latest = (pick: (d: { quick: number; usual: number; slow: number }) => number) =>
-			isoOf(Math.max(...days.map(pick)));
+		const latest = (pick: (d: { quick: number; usual: number; slow: number }) => number) => isoOf(Math.max(...days.map(pick)));
 		return {
 			id: w.id,
 			kindId: w.kind_id,
@@ -189,9 +182,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 			planted,
 			growing: mine.reduce((n, b) => n + inHand(b), 0),
 			planned: mine.reduce((n, b) => n + (b.status === 'planned' ? b.plannedCount : 0), 0),
-			ready: days.length
-				? { quick: latest((d) => d.quick), usual: latest((d) => d.usual), slow: latest((d) => d.slow) }
-				: null,
+			ready: days.length ? { quick: latest((d) => d.quick), usual: latest((d) => d.usual), slow: latest((d) => d.slow) } : null,
 			hinge:
 				hinge && hinge.swing > 0.02
 					? {
@@ -270,11 +261,7 @@ export interface WantPlan {
 }
 
 /** Plans a want from one of its stocks (the first that may be multiplied, if none is named). */
-export async function planWant(
-	garden: Garden,
-	wantId: string,
-	stockId: string | null
-): Promise<WantPlan | null> {
+export async function planWant(garden: Garden, wantId: string, stockId: string | null): Promise<WantPlan | null> {
 	const db = database();
 	const want = (await state.wants(db, garden.id)).find((w) => w.id === wantId);
 	if (!want) return null;
@@ -325,19 +312,15 @@ export async function planWant(
 	const chosen = stockId
 		? choices.find((c) => c.id === stockId)
 		: [...choices].sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0];
-	if (existing.probability >= want.confidence)
-		result.why = 'As things stand it is in hand: nothing more needs striking.';
-	else if (!chosen)
-		result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
+	if (existing.probability >= want.confidence) result.why = 'As things stand it is in hand: nothing more needs striking.';
+	else if (!chosen) result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
 	else if (chosen.refused) {
 		result.stockId = chosen.id;
 		result.why = chosen.may.sentence;
 	} else {
 		const stock = stocks.find((s) => s.id === chosen.id)!;
 		const rooms = places.filter(
-			(p) =>
-				p.room_cm2 !== null &&
-				['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row'].includes(p.kind)
+			(p) => p.room_cm2 !== null && ['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row'].includes(p.kind)
 		);
 		result.stockId = chosen.id;
 		result.plan = plan({

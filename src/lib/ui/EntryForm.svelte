@@ -23,17 +23,7 @@
 		children?: Snippet;
 		ondone?: () => void;
 	}
-	let {
-		action,
-		submit,
-		today,
-		dated = true,
-		noted = true,
-		seen = null,
-		quiet = false,
-		children,
-		ondone
-	}: Props = $props();
+	let { action, submit, today, dated = true, noted = true, seen = null, quiet = false, children, ondone }: Props = $props();
 
 	// The client makes the entry's id: a form sent twice is one entry.
 	let id = $state(uuidv7());
@@ -92,8 +82,6 @@
 		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 text-madder">{problem.sentence}</p>
 	{/if}
 	<div>
-		<button type="submit" class={quiet ? 'act' : 'act act-main'} disabled={sending}
-			>{sending ? 'Saving …' : submit}</button
-		>
+		<button type="submit" class={quiet ? 'act' : 'act act-main'} disabled={sending}>{sending ? 'Saving …' : submit}</button>
 	</div>
 </form>

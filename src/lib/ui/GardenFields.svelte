@@ -41,9 +41,7 @@
 	let longitude = $state(s.longitude === null ? '' : String(s.longitude));
 	let height = $state(String(Math.round(s.units === 'us' ? s.height_m / 0.3048 : s.height_m)));
 	let coldest = $state(
-		s.coldest_c === null
-			? ''
-			: String(Math.round(s.temperature === 'F' ? toFahrenheit(s.coldest_c) : s.coldest_c))
+		s.coldest_c === null ? '' : String(Math.round(s.temperature === 'F' ? toFahrenheit(s.coldest_c) : s.coldest_c))
 	);
 	let zone = $state('');
 	let noFrost = $state(s.latitude !== null && s.last_frost === null);
@@ -58,8 +56,7 @@
 	let because = $state('');
 	let towns = $state<{ name: string; latitude: number; longitude: number }[]>([]);
 	const known = (field: string) => (guessed = guessed.filter((g) => g !== field));
-	const num = (text: string) =>
-		text.trim() === '' ? Number.NaN : Number(text.replace(',', '.').replace('−', '-'));
+	const num = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.').replace('−', '-')));
 
 	/** Guesses all that the person has not given. */
 	function guess(all = false) {
@@ -79,9 +76,7 @@
 		const g = guessClimate(lat, lon, h, own);
 		because = g.because;
 		if (own === undefined) {
-			coldest = String(
-				Math.round(temperature === 'F' ? toFahrenheit(g.climate.coldestC) : g.climate.coldestC)
-			);
+			coldest = String(Math.round(temperature === 'F' ? toFahrenheit(g.climate.coldestC) : g.climate.coldestC));
 			if (!guessed.includes('coldest')) guessed = [...guessed, 'coldest'];
 		}
 		if (all || guessed.includes('frost') || !last) {
@@ -114,16 +109,14 @@
 	}
 	function switchTemperature() {
 		const n = num(coldest);
-		if (Number.isFinite(n))
-			coldest = String(Math.round(temperature === 'F' ? toFahrenheit(n) : toCelsius(n)));
+		if (Number.isFinite(n)) coldest = String(Math.round(temperature === 'F' ? toFahrenheit(n) : toCelsius(n)));
 	}
 	function switchUnits() {
 		const n = num(height);
 		if (Number.isFinite(n)) height = String(Math.round(units === 'us' ? n / 0.3048 : n * 0.3048));
 	}
 	const coldestC = $derived(temperature === 'F' ? toCelsius(num(coldest)) : num(coldest));
-	const guessWord = (field: string) =>
-		guessed.includes(field) ? 'A guess: change it to what you know. ' : '';
+	const guessWord = (field: string) => (guessed.includes(field) ? 'A guess: change it to what you know. ' : '');
 	const uid = $props.id();
 	const CURRENCIES = [
 		'EUR',
@@ -168,14 +161,7 @@
 </div>
 <div class="grid gap-4 sm:grid-cols-3" onchange={() => guess()}>
 	<Field label="Latitude" name="latitude" bind:value={latitude} unit="°" numeric hint="South is negative." />
-	<Field
-		label="Longitude"
-		name="longitude"
-		bind:value={longitude}
-		unit="°"
-		numeric
-		hint="West is negative."
-	/>
+	<Field label="Longitude" name="longitude" bind:value={longitude} unit="°" numeric hint="West is negative." />
 	<Field label="Height" name="height" bind:value={height} unit={units === 'us' ? 'ft' : 'm'} numeric />
 </div>
 <div class="grid gap-4 sm:grid-cols-3">
@@ -201,12 +187,7 @@
 			]}
 		/>
 	</div>
-	<SelectField
-		label="Currency"
-		name="currency"
-		value={s.currency}
-		items={CURRENCIES.map((c) => ({ value: c, name: c }))}
-	/>
+	<SelectField label="Currency" name="currency" value={s.currency} items={CURRENCIES.map((c) => ({ value: c, name: c }))} />
 </div>
 <fieldset class="border-t border-ink pt-3">
 	<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Its winter</legend>
@@ -218,9 +199,7 @@
 				bind:value={coldest}
 				unit="°{temperature}"
 				numeric
-				hint="{guessWord('coldest')}{Number.isFinite(coldestC)
-					? `Hardiness zone ${zoneOf(coldestC).zone}.`
-					: ''}"
+				hint="{guessWord('coldest')}{Number.isFinite(coldestC) ? `Hardiness zone ${zoneOf(coldestC).zone}.` : ''}"
 			/>
 		</div>
 		<div
@@ -229,12 +208,7 @@
 				guess();
 			}}
 		>
-			<Field
-				label="Or the hardiness zone"
-				name="zone"
-				bind:value={zone}
-				hint="Like 7 or 7b; overrules the temperature."
-			/>
+			<Field label="Or the hardiness zone" name="zone" bind:value={zone} hint="Like 7 or 7b; overrules the temperature." />
 		</div>
 	</div>
 	<div class="mt-4 flex min-h-12 items-center gap-3">
@@ -264,13 +238,7 @@
 				numeric
 				hint="Two years in three fall within this."
 			/>
-			<Field
-				label="Average first frost"
-				name="first_frost"
-				type="date"
-				bind:value={first}
-				hint={guessWord('frost')}
-			/>
+			<Field label="Average first frost" name="first_frost" type="date" bind:value={first} hint={guessWord('frost')} />
 			<Field label="give or take" name="first_frost_sd" bind:value={firstSd} unit="days" numeric />
 		</div>
 	{/if}
@@ -287,14 +255,10 @@
 			<div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
 				<Field label="From" name="away_from" type="date" bind:value={a.from} />
 				<Field label="to" name="away_to" type="date" bind:value={a.to} />
-				<button type="button" class="act" onclick={() => (away = away.filter((_, j) => j !== i))}
-					>Remove</button
-				>
+				<button type="button" class="act" onclick={() => (away = away.filter((_, j) => j !== i))}>Remove</button>
 			</div>
 		{/each}
-		<button type="button" class="act mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}
-			>Add days away</button
-		>
+		<button type="button" class="act mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}>Add days away</button>
 	{/if}
 </fieldset>
 {#each guessed as g (g)}<input type="hidden" name="guessed" value={g} />{/each}

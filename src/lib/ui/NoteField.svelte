@@ -10,9 +10,7 @@
 		<Textarea id={uid} name="note" rows={3} maxlength={5000} class="box w-full" />
 	</div>
 {:else}
-	<button
-		type="button"
-		class="self-start text-leaf underline underline-offset-4 min-h-11"
-		onclick={() => (open = true)}>Add a note</button
+	<button type="button" class="self-start text-leaf underline underline-offset-4 min-h-11" onclick={() => (open = true)}
+		>Add a note</button
 	>
 {/if}

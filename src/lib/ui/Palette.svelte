@@ -52,9 +52,7 @@
 		return [...byCode, ...rest.filter((r) => !byCode.some((b) => b.href === r.href))];
 	});
 	// A code misread from a stick is told so, whatever else is found by words like it.
-	const codeLike = $derived(
-		/^[0-9a-z]{3}[\s-]?[0-9a-z]$/i.test(text.trim()) && (/\d/.test(text) || found.length === 0)
-	);
+	const codeLike = $derived(/^[0-9a-z]{3}[\s-]?[0-9a-z]$/i.test(text.trim()) && (/\d/.test(text) || found.length === 0));
 	const misread = $derived(
 		!codeLike
 			? null
@@ -115,8 +113,7 @@
 				id="palette-{i}"
 				role="option"
 				aria-selected={i === chosen}
-				class="flex min-h-12 cursor-pointer items-center justify-between gap-3 border-b border-rule px-2 {i ===
-				chosen
+				class="flex min-h-12 cursor-pointer items-center justify-between gap-3 border-b border-rule px-2 {i === chosen
 					? 'bg-primary-100'
 					: ''}"
 				onclick={() => take(item)}

@@ -4,17 +4,7 @@
 	interface Props {
 		batch: Pick<
 			Batch,
-			| 'struck'
-			| 'unrooted'
-			| 'rooted'
-			| 'potted'
-			| 'planted'
-			| 'given'
-			| 'kept'
-			| 'splitOff'
-			| 'lost'
-			| 'status'
-			| 'plannedCount'
+			'struck' | 'unrooted' | 'rooted' | 'potted' | 'planted' | 'given' | 'kept' | 'splitOff' | 'lost' | 'status' | 'plannedCount'
 		>;
 	}
 	let { batch: b }: Props = $props();

@@ -98,9 +98,7 @@
 			</p>
 			<div class="flex shrink-0 items-center gap-2">
 				{#if mark !== now}
-					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}
-						>Back to today</button
-					>
+					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}>Back to today</button>
 				{/if}
 				<label class="hidden items-center gap-1 sm:flex">
 					<span class="sr-only">Show day</span>
@@ -124,12 +122,7 @@
 			</div>
 		</div>
 		{#if !open}
-			<svg
-				viewBox="0 0 1000 12"
-				preserveAspectRatio="none"
-				class="mb-2 block h-3 w-full sm:hidden"
-				aria-hidden="true"
-			>
+			<svg viewBox="0 0 1000 12" preserveAspectRatio="none" class="mb-2 block h-3 w-full sm:hidden" aria-hidden="true">
 				<defs>
 					<linearGradient id="slim-{uid}">
 						{#each weeks as w (w.day)}<stop
@@ -208,8 +201,7 @@
 						y={TOP - 5}
 						font-size="12"
 						fill={m.year ? 'var(--color-ink)' : 'var(--color-faded)'}
-						font-weight={m.year ? 700 : 400}
-						>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
+						font-weight={m.year ? 700 : 400}>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
 					>
 				{/each}
 				{#each rows as r (r.code)}
@@ -227,36 +219,17 @@
 						</g>
 					{/if}
 				{/each}
-				<line
-					x1={x(now)}
-					x2={x(now)}
-					y1={TOP - 2}
-					y2={height}
-					stroke="var(--color-bottle)"
-					stroke-width="1.5"
-				/>
+				<line x1={x(now)} x2={x(now)} y1={TOP - 2} y2={height} stroke="var(--color-bottle)" stroke-width="1.5" />
 				<g transform="translate({x(mark)}, 0)">
 					<line y1={TOP - 4} y2={height} stroke="var(--color-catkin-deep)" stroke-width="2" />
-					<path
-						d="M -7 0 L 7 0 L 7 8 L 0 {TOP} L -7 8 Z"
-						fill="var(--color-catkin)"
-						stroke="var(--color-ink)"
-						stroke-width="1"
-					/>
+					<path d="M -7 0 L 7 0 L 7 8 L 0 {TOP} L -7 8 Z" fill="var(--color-catkin)" stroke="var(--color-ink)" stroke-width="1" />
 				</g>
 			</svg>
 			<p class="flex flex-wrap gap-x-4 text-[0.75rem] text-faded">
 				<span><span class="inline-block h-2 w-4 bg-frost/60"></span> frost likely</span>
-				<span
-					><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length
-					of day</span
-				>
-				<span
-					><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span
-				>
-				<span
-					><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span
-				>
+				<span><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length of day</span>
+				<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span>
+				<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
 			</p>
 		</div>
 	</div>

@@ -8,13 +8,7 @@
 	const bad = $derived(['unlikely', 'missed', 'no plan'].includes(word));
 </script>
 
-<span
-	class="inline-flex items-center gap-1.5 font-semibold {good
-		? 'text-leaf'
-		: bad
-			? 'text-madder'
-			: 'text-catkin-deep'}"
->
+<span class="inline-flex items-center gap-1.5 font-semibold {good ? 'text-leaf' : bad ? 'text-madder' : 'text-catkin-deep'}">
 	<svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true">
 		{#if good}
 			<path
@@ -31,13 +25,7 @@
 				stroke-linecap="round"
 			/>
 		{:else}
-			<path
-				d="M7 13V5M7 5l-3 2M7 7l3 1.500"
-				fill="none"
-				stroke="currentColor"
-				stroke-width="2"
-				stroke-linecap="round"
-			/>
+			<path d="M7 13V5M7 5l-3 2M7 7l3 1.500" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" />
 		{/if}
 	</svg>
 	{word}

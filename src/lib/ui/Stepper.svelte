@@ -15,20 +15,10 @@
 		hint?: string;
 		unit?: string;
 	}
-	let {
-		label,
-		name,
-		value = $bindable(0),
-		min = 0,
-		max = 5000,
-		step = 1,
-		hint = '',
-		unit = ''
-	}: Props = $props();
+	let { label, name, value = $bindable(0), min = 0, max = 5000, step = 1, hint = '', unit = '' }: Props = $props();
 	const uid = $props.id();
 	const wrong = problemFor(() => name);
-	const by = (n: number) =>
-		(value = Math.min(max, Math.max(min, (Number.isFinite(value) ? (value ?? 0) : 0) + n)));
+	const by = (n: number) => (value = Math.min(max, Math.max(min, (Number.isFinite(value) ? (value ?? 0) : 0) + n)));
 </script>
 
 <div>

@@ -24,17 +24,9 @@
 <Field label="In" name="container" value={way.container} maxlength={80} />
 <Field label="Medium" name="medium" value={way.medium} maxlength={120} />
 <div class="grid gap-4 sm:grid-cols-2">
-	<Field
-		label="Hormone"
-		name="hormone"
-		value={way.hormone}
-		maxlength={120}
-		hint="What you used, not what is advised."
-	/>
+	<Field label="Hormone" name="hormone" value={way.hormone} maxlength={120} hint="What you used, not what is advised." />
 	<Field label="Cover" name="cover" value={way.cover} maxlength={120} />
 </div>
 <div class="flex min-h-12 items-center gap-3">
-	<input id={uid} type="checkbox" name="wound" class="h-6 w-6 border-ink text-bottle" /><label for={uid}
-		>Base wounded</label
-	>
+	<input id={uid} type="checkbox" name="wound" class="h-6 w-6 border-ink text-bottle" /><label for={uid}>Base wounded</label>
 </div>

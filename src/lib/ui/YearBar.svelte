@@ -31,20 +31,8 @@
 			vector-effect="non-scaling-stroke"
 		/>{/each}
 	{#each open as o (o.from)}
-		<rect
-			x={x(o.from)}
-			width={Math.max(0, x(o.to) - x(o.from))}
-			y="9"
-			height="6"
-			fill="var(--color-primary-300)"
-		/>
-		<rect
-			x={x(o.bestFrom)}
-			width={Math.max(0, x(o.bestTo) - x(o.bestFrom))}
-			y="4"
-			height="16"
-			fill="var(--color-leaf)"
-		/>
+		<rect x={x(o.from)} width={Math.max(0, x(o.to) - x(o.from))} y="9" height="6" fill="var(--color-primary-300)" />
+		<rect x={x(o.bestFrom)} width={Math.max(0, x(o.bestTo) - x(o.bestFrom))} y="4" height="16" fill="var(--color-leaf)" />
 	{/each}
 	<line
 		x1={x(day)}

@@ -64,5 +64,4 @@ export function sayRange(a: string, b: string): string {
 	return `${sayDate(a, a.slice(0, 4) !== b.slice(0, 4))} – ${sayDate(b)}`;
 }
 
-export const plural = (n: number, [one, many]: readonly [string, string]): string =>
-	`${n} ${n === 1 ? one : many}`;
+export const plural = (n: number, [one, many]: readonly [string, string]): string => `${n} ${n === 1 ? one : many}`;

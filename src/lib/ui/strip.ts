@@ -44,10 +44,17 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 
 export function monthsOf(first: DayNumber, last: DayNumber): Month[] {
 	const months: Month[] = [];
-	for (let day = first; day <= last; day++) {
-		const date = plainDate(day);
-		if (date.day === 1)
-			months.push({ day, name: MONTHS[date.month - 1]!, year: date.month === 1 ? String(date.year) : null });
+	// From the first of a month to the first of the next, not day by day: it is asked for many times a page.
+	let { year, month } = plainDate(first);
+	for (;;) {
+		const day = Date.UTC(year, month - 1, 1) / 86_400_000;
+		if (day > last) break;
+		if (day >= first) months.push({ day, name: MONTHS[month - 1]!, year: month === 1 ? String(year) : null });
+		month++;
+		if (month > 12) {
+			month = 1;
+			year++;
+		}
 	}
 	return months;
 }

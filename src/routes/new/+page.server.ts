@@ -28,9 +28,7 @@ export const actions: Actions = {
 		const inRange = Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180;
 		const timeZone = inRange ? tzLookup(latitude, longitude) : 'UTC';
 		const on = today(timeZone);
-		const acts: Act[] = [
-			{ id, kind: 'garden.set', subjectId: id, on, data: { ...data.value, time_zone: timeZone } }
-		];
+		const acts: Act[] = [{ id, kind: 'garden.set', subjectId: id, on, data: { ...data.value, time_zone: timeZone } }];
 		const wished = new Set(f.all('places'));
 		STARTING_PLACES.filter((p) => wished.has(p.kind)).forEach((p, i) => {
 			const placeId = uuidv5(p.kind, id);

@@ -28,28 +28,20 @@
 	<p class="font-head text-xl font-semibold">Surculus</p>
 	<h1 class="mt-4">Where is the garden?</h1>
 	<p class="mt-2 max-w-prose">
-		Say what you want standing where by when; get a dated plan that your plants, room, time and climate can
-		carry, with honest odds. First: where you are. Everything can be changed later.
+		Say what you want standing where by when; get a dated plan that your plants, room, time and climate can carry, with honest
+		odds. First: where you are. Everything can be changed later.
 	</p>
 	<div class="mt-6">
 		<EntryForm action="" submit="Begin" today={data.today} dated={false} noted={false}>
 			<GardenFields start={blank} year={Number(data.today.slice(0, 4))} brief />
 			<fieldset class="border-t border-ink pt-3">
-				<legend class="float-left mb-2 w-full font-head text-xl font-semibold"
-					>Places you have for plants</legend
-				>
+				<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Places you have for plants</legend>
 				<div class="clear-both flex flex-wrap gap-2">
 					{#each STARTING_PLACES as p (p.kind)}
 						<label
 							class="act has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-catkin"
 						>
-							<input
-								type="checkbox"
-								name="places"
-								value={p.kind}
-								checked={USUAL.has(p.kind)}
-								class="sr-only"
-							/>{p.name}
+							<input type="checkbox" name="places" value={p.kind} checked={USUAL.has(p.kind)} class="sr-only" />{p.name}
 						</label>
 					{/each}
 				</div>

@@ -1,13 +1,6 @@
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
-import {
-	SESSION_COOKIE,
-	sessionCookie,
-	signIn,
-	signInAsked,
-	signOut,
-	tooManyTries
-} from '$lib/server/auth.js';
+import { SESSION_COOKIE, sessionCookie, signIn, signInAsked, signOut, tooManyTries } from '$lib/server/auth.js';
 import { guarded } from '$lib/server/forms.js';
 
 /** Only a path of ours: a full address would send people elsewhere. */
@@ -22,8 +15,7 @@ export const actions: Actions = {
 		const password = String((await request.formData()).get('password') ?? '');
 		const address = getClientAddress();
 		return guarded(async () => {
-			if (await tooManyTries(address))
-				return fail(429, { sentence: 'Too many wrong tries: wait a quarter of an hour.' });
+			if (await tooManyTries(address)) return fail(429, { sentence: 'Too many wrong tries: wait a quarter of an hour.' });
 			const token = await signIn(password, address);
 			if (!token) return fail(400, { sentence: 'That is not the household’s password.' });
 			cookies.set(SESSION_COOKIE, token, {

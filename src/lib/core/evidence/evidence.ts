@@ -27,15 +27,33 @@ export function asEvidence({ passed, failed }: Tally): Tally {
 	return { passed: passed * share, failed: failed * share };
 }
 
-/** The odds of a stage: handbook figure, taught by the tallies of other batches of the kind and way. */
-export function stageOdds(stage: Pick<Stage, 'to' | 'chance' | 'weight'>, others: readonly Tallies[]): Beta {
-	return others.reduce<Beta>(
-		(odds, tallies) => {
-			const tally = tallies[stage.to];
-			if (!tally) return odds;
+/** What several batches are worth together, stage by stage. */
+export function worthOf(batches: readonly Tallies[]): Tallies {
+	const sum: Tallies = {};
+	for (const tallies of batches)
+		for (const [stage, tally] of Object.entries(tallies) as [StageName, Tally][]) {
 			const worth = asEvidence(tally);
-			return learn(odds, worth.passed, worth.failed);
-		},
-		betaOf(stage.chance, stage.weight)
-	);
+			const before = sum[stage] ?? { passed: 0, failed: 0 };
+			sum[stage] = { passed: before.passed + worth.passed, failed: before.failed + worth.failed };
+		}
+	return sum;
+}
+
+/** The same without one batch. */
+export function without(worth: Tallies, batch: Tallies): Tallies {
+	const own = worthOf([batch]);
+	const left: Tallies = {};
+	for (const [stage, tally] of Object.entries(worth) as [StageName, Tally][])
+		left[stage] = {
+			passed: Math.max(0, tally.passed - (own[stage]?.passed ?? 0)),
+			failed: Math.max(0, tally.failed - (own[stage]?.failed ?? 0))
+		};
+	return left;
+}
+
+/** The odds of a stage: handbook figure, taught by what other batches of the kind and way are worth. */
+export function stageOdds(stage: Pick<Stage, 'to' | 'chance' | 'weight'>, worth: Tallies): Beta {
+	const odds = betaOf(stage.chance, stage.weight);
+	const seen = worth[stage.to];
+	return seen ? learn(odds, seen.passed, seen.failed) : odds;
 }

@@ -26,9 +26,7 @@ describe('plants per area', () => {
 		for (const [inches, per] of TABLE) {
 			const square = plantsPerM2(inches * CM_PER_IN, 'square') * M2_PER_SQFT;
 			expect(square).toBeCloseTo(per, 2);
-			expect(
-				plantsPerM2(inches * CM_PER_IN, 'triangular') / plantsPerM2(inches * CM_PER_IN, 'square')
-			).toBeCloseTo(1.155, 3);
+			expect(plantsPerM2(inches * CM_PER_IN, 'triangular') / plantsPerM2(inches * CM_PER_IN, 'square')).toBeCloseTo(1.155, 3);
 		}
 	});
 

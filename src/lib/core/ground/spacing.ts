@@ -15,10 +15,8 @@ export interface HedgeShape {
 
 /** Plants for a hedge: both ends planted; the second row stands in the gaps of the first. */
 export function hedgeCount({ lengthM, spacingCm, rows, spares }: HedgeShape): Result<number> {
-	if (!(lengthM > 0 && lengthM <= 2_000))
-		return refuse('hedge.length', 'A hedge here is between 0 and 2,000 m long.', 'length');
-	if (!(spacingCm >= 5 && spacingCm <= 500))
-		return refuse('hedge.spacing', 'Hedge plants stand 5 cm to 5 m apart.', 'spacing');
+	if (!(lengthM > 0 && lengthM <= 2_000)) return refuse('hedge.length', 'A hedge here is between 0 and 2,000 m long.', 'length');
+	if (!(spacingCm >= 5 && spacingCm <= 500)) return refuse('hedge.spacing', 'Hedge plants stand 5 cm to 5 m apart.', 'spacing');
 	if (!(Number.isInteger(spares) && spares >= 0 && spares <= 500))
 		return refuse('hedge.spares', 'Spares: a whole number from 0 to 500.', 'spares');
 	// 1e-9: 12 m at 60 cm is 20 gaps although 1200/60 may land a hair under.
@@ -36,8 +34,7 @@ export function plantsPerM2(spacingCm: number, pattern: Pattern): number {
 }
 
 /** Length along the ground of a slope whose plan (map) length is given. Angle in degrees from level. */
-export const groundLength = (planM: number, slopeDeg: number): number =>
-	planM / Math.cos((slopeDeg * Math.PI) / 180);
+export const groundLength = (planM: number, slopeDeg: number): number => planM / Math.cos((slopeDeg * Math.PI) / 180);
 
 export interface BedShape {
 	/** Either an area, or width × length of the plan; m², m. */
@@ -65,8 +62,7 @@ export function bedCount(bed: BedShape): Result<{ count: number; areaM2: number 
 			return refuse('bed.size', 'Give the area, or the width and the length.', 'area');
 		areaM2 = bed.widthM * groundLength(bed.lengthM, bed.slopeDeg);
 	}
-	if (!(areaM2 > 0 && areaM2 <= 20_000))
-		return refuse('bed.area', 'A bed here is between 0 and 20,000 m².', 'area');
+	if (!(areaM2 > 0 && areaM2 <= 20_000)) return refuse('bed.area', 'A bed here is between 0 and 20,000 m².', 'area');
 	const count = Math.max(1, Math.round(areaM2 * plantsPerM2(bed.spacingCm, bed.pattern)));
 	return ok({ count: count + bed.spares, areaM2 });
 }

@@ -112,8 +112,7 @@ function handles(kind: Kind): Handle[] {
 	return list;
 }
 
-export const editableFigures = (kind: Kind): EditableFigure[] =>
-	handles(kind).map(({ set: _, ...figure }) => figure);
+export const editableFigures = (kind: Kind): EditableFigure[] => handles(kind).map(({ set: _, ...figure }) => figure);
 
 /** Checks one figure a person gives: it exists, is in bounds, and keeps the days in their order. */
 export function checkFigure(kind: Kind, path: string, value: number): Result<number> {
@@ -125,11 +124,7 @@ export function checkFigure(kind: Kind, path: string, value: number): Result<num
 	for (const way of tried.ways)
 		for (const { days } of way.stages)
 			if (days[0] > days[1] || days[1] > days[2])
-				return refuse(
-					'figure.order',
-					'The quickest must not be longer than the usual, nor the usual than the slowest.',
-					'value'
-				);
+				return refuse('figure.order', 'The quickest must not be longer than the usual, nor the usual than the slowest.', 'value');
 	return ok(value);
 }
 

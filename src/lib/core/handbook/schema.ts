@@ -91,15 +91,7 @@ export const kindSchema = z.strictObject({
 	trade: z.string().nullable().default(null),
 	/** The kind of plant the entry stands for, in a few words. */
 	stands_for: z.string(),
-	habit: z.enum([
-		'evergreen shrub',
-		'deciduous shrub',
-		'herbaceous',
-		'tender',
-		'succulent',
-		'climber',
-		'tree'
-	]),
+	habit: z.enum(['evergreen shrub', 'deciduous shrub', 'herbaceous', 'tender', 'succulent', 'climber', 'tree']),
 	hardiness_c: figure,
 	hazards: z.array(z.strictObject({ what: z.string(), say: z.string(), src })).default([]),
 	protection: z.strictObject({

@@ -34,10 +34,6 @@ export function readCode(text: string): Result<string> {
 	if (digits.some((d) => d < 0))
 		return refuse('code.character', 'Codes have no 0, 1, I, L or O: look at the stick again.', 'code');
 	if (digits[3] !== checkValue(digits.slice(0, 3)))
-		return refuse(
-			'code.check',
-			'The last character does not go with the others: one of the four is misread.',
-			'code'
-		);
+		return refuse('code.check', 'The last character does not go with the others: one of the four is misread.', 'code');
 	return ok(`${plain.slice(0, 3)}-${plain[3]!}`);
 }

@@ -4,9 +4,7 @@ import type { AnyEntry } from './entries.js';
  * The entries that stand: without those reversed, and without the reversals. A reversal can itself be
  * reversed (undo of an undo), so they are weighed from the newest back.
  */
-export function effective<E extends Pick<AnyEntry, 'id' | 'kind'> & { data: unknown }>(
-	entries: readonly E[]
-): E[] {
+export function effective<E extends Pick<AnyEntry, 'id' | 'kind'> & { data: unknown }>(entries: readonly E[]): E[] {
 	const void_ = new Set<string>();
 	for (let i = entries.length - 1; i >= 0; i--) {
 		const e = entries[i]!;

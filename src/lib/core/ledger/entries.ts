@@ -3,12 +3,9 @@ import { z } from 'zod';
 import { isIsoDate } from '../dates.js';
 import { SHELTERS } from '../handbook/schema.js';
 
-export const isoDate = z
-	.string()
-	.refine(isIsoDate, 'That is not a date of the calendar (year 1900 to 2199).');
+export const isoDate = z.string().refine(isIsoDate, 'That is not a date of the calendar (year 1900 to 2199).');
 export const uuid = z.uuid('That is not an id.');
-const name = (most: number) =>
-	z.string().trim().min(1, 'Give it a name.').max(most, `At most ${most} characters.`);
+const name = (most: number) => z.string().trim().min(1, 'Give it a name.').max(most, `At most ${most} characters.`);
 const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 const whole = (least: number, most: number, what: string) =>
 	z
@@ -42,11 +39,7 @@ export const gardenData = z.object({
 	first_frost: frost.nullable(),
 	minutes_per_week: whole(0, 10_000, 'Minutes a week'),
 	away: z
-		.array(
-			z
-				.object({ from: isoDate, to: isoDate })
-				.refine((a) => a.from <= a.to, 'The first day away comes after the last.')
-		)
+		.array(z.object({ from: isoDate, to: isoDate }).refine((a) => a.from <= a.to, 'The first day away comes after the last.'))
 		.max(30),
 	/** Which figures are still the first guess. */
 	guessed: z.array(z.string().max(40)).max(20)

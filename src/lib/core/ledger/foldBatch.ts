@@ -51,8 +51,7 @@ export interface Batch {
 	entries: number;
 }
 
-export const inHand = (b: Pick<Batch, 'unrooted' | 'rooted' | 'potted'>): number =>
-	b.unrooted + b.rooted + b.potted;
+export const inHand = (b: Pick<Batch, 'unrooted' | 'rooted' | 'potted'>): number => b.unrooted + b.rooted + b.potted;
 
 const num = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
@@ -166,8 +165,7 @@ function begin(e: AnyEntry): Next {
 }
 
 function strike(b: Batch, d: EntryData<'batch.struck'>, on: string): Next {
-	if (b.struckOn !== null)
-		return refuse('batch.struck-twice', `It was struck on ${sayDate(b.struckOn)} already.`);
+	if (b.struckOn !== null) return refuse('batch.struck-twice', `It was struck on ${sayDate(b.struckOn)} already.`);
 	if (b.status === 'dropped') return refuse('batch.dropped', 'This batch was dropped: undo that first.');
 	Object.assign(b, { stockId: d.stock_id, placeId: d.place_id, wantId: d.want_id, wayId: d.way_id });
 	Object.assign(b, {
@@ -197,8 +195,7 @@ function enough(b: Batch, count: number, what: string): Result<true> {
 function step(b: Batch, e: AnyEntry): Next {
 	if (e.kind === 'batch.struck') return strike(b, e.data, e.on);
 	if (e.kind === 'batch.dropped') {
-		if (b.status !== 'planned')
-			return refuse('batch.growing', 'It has been struck: log its pieces as lost instead.');
+		if (b.status !== 'planned') return refuse('batch.growing', 'It has been struck: log its pieces as lost instead.');
 		b.status = 'dropped';
 		return ok(b);
 	}
@@ -244,11 +241,7 @@ function apply(b: Batch, e: AnyEntry): Next {
 			const can = enough(b, e.data.count, 'splitting off');
 			if (!can.ok) return can;
 			if (e.data.count === inHand(b))
-				return refuse(
-					'batch.split-all',
-					'That is the whole batch: move it instead of splitting it.',
-					'count'
-				);
+				return refuse('batch.split-all', 'That is the whole batch: move it instead of splitting it.', 'count');
 			takeFurthest(b, e.data.count);
 			b.splitOff += e.data.count;
 			return ok(b);
@@ -256,11 +249,7 @@ function apply(b: Batch, e: AnyEntry): Next {
 		case 'batch.wintered': {
 			const have = inHand(b);
 			if (e.data.alive > have)
-				return refuse(
-					'batch.more-alive',
-					`${b.code} went into winter with ${have}: more can't have come out.`,
-					'alive'
-				);
+				return refuse('batch.more-alive', `${b.code} went into winter with ${have}: more can't have come out.`, 'alive');
 			const lost = have - e.data.alive;
 			const fromUnrooted = Math.min(lost, b.unrooted);
 			const fromRooted = Math.min(lost - fromUnrooted, b.rooted);
@@ -327,17 +316,9 @@ function apply(b: Batch, e: AnyEntry): Next {
 function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Next {
 	const have = inHand(b);
 	if (d.alive > have)
-		return refuse(
-			'batch.more-alive',
-			`${b.code} had ${have} alive at the last count: ${d.alive} can't be alive now.`,
-			'alive'
-		);
+		return refuse('batch.more-alive', `${b.code} had ${have} alive at the last count: ${d.alive} can't be alive now.`, 'alive');
 	if (d.rooted !== null && d.rooted > d.alive)
-		return refuse(
-			'batch.more-rooted',
-			`More rooted (${d.rooted}) than alive (${d.alive}) can't be.`,
-			'rooted'
-		);
+		return refuse('batch.more-rooted', `More rooted (${d.rooted}) than alive (${d.alive}) can't be.`, 'rooted');
 	const lost = have - d.alive;
 	const rootedBefore = b.rooted + b.potted;
 	if (d.rooted === null) {

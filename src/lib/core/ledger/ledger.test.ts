@@ -26,8 +26,7 @@ const struck = (n: number, on = '2027-06-15') =>
 	);
 const check = (alive: number, rooted: number | null, on = '2027-07-20') =>
 	entry('batch.checked', { alive, rooted, sign: 'none' }, on);
-const potted = (count: number, on = '2027-08-01') =>
-	entry('batch.potted', { count, container: '', place_id: null }, on);
+const potted = (count: number, on = '2027-08-01') => entry('batch.potted', { count, container: '', place_id: null }, on);
 const planted = (count: number, on = '2027-09-01') => entry('batch.planted', { count, place_id: null }, on);
 
 const fold = (...entries: AnyEntry[]) => {
@@ -54,8 +53,7 @@ describe('codes on sticks', () => {
 		for (const n of [5, 777, 20_000]) {
 			const c = codeOf(n).replace('-', '');
 			for (let i = 0; i < 4; i++) {
-				for (const wrong of alphabet)
-					if (wrong !== c[i]) expect(readCode(c.slice(0, i) + wrong + c.slice(i + 1)).ok).toBe(false);
+				for (const wrong of alphabet) if (wrong !== c[i]) expect(readCode(c.slice(0, i) + wrong + c.slice(i + 1)).ok).toBe(false);
 				for (let j = i + 1; j < 4; j++) {
 					if (c[i] === c[j]) continue;
 					const swapped = [...c];
@@ -113,9 +111,7 @@ describe('the story of a batch', () => {
 		expect(code(struck(10), check(10, 6), check(8, 4, '2027-07-21'))).toBe('ok');
 		expect(code(struck(10), potted(11))).toBe('batch.too-many');
 		expect(code(struck(10), potted(10), planted(11))).toBe('batch.too-many');
-		expect(code(struck(10), entry('batch.lost', { count: 1, why: '', planted: true }))).toBe(
-			'batch.lost-planted'
-		);
+		expect(code(struck(10), entry('batch.lost', { count: 1, why: '', planted: true }))).toBe('batch.lost-planted');
 		expect(code(struck(10), check(9, null, '2027-06-14'))).toBe('batch.date-order');
 		expect(code(struck(10), struck(10))).toBe('batch.struck-twice');
 		expect(code(check(1, null))).toBe('batch.not-begun');
@@ -124,12 +120,7 @@ describe('the story of a batch', () => {
 	});
 
 	it('counts after winter are held against the winter', () => {
-		const b = fold(
-			struck(10),
-			check(10, 10),
-			potted(10),
-			entry('batch.wintered', { alive: 7 }, '2028-04-20')
-		);
+		const b = fold(struck(10), check(10, 10), potted(10), entry('batch.wintered', { alive: 7 }, '2028-04-20'));
 		expect(b).toMatchObject({ potted: 7, lost: 3, winteredOn: '2028-04-20' });
 		expect(b.seen.wintered).toEqual({ passed: 7, failed: 3 });
 	});
@@ -145,9 +136,7 @@ describe('the story of a batch', () => {
 			some.map((count) => entry('batch.kept', { count, stock_id: 'x' }, '2027-07-20')),
 			some.map((count) => entry('batch.split', { count, to: 'x' }, '2027-07-20')),
 			n.map((alive) => entry('batch.wintered', { alive }, '2027-07-20')),
-			fc
-				.tuple(some, fc.boolean())
-				.map(([count, p]) => entry('batch.lost', { count, why: '', planted: p }, '2027-07-20'))
+			fc.tuple(some, fc.boolean()).map(([count, p]) => entry('batch.lost', { count, why: '', planted: p }, '2027-07-20'))
 		);
 		fc.assert(
 			fc.property(fc.array(act, { maxLength: 12 }), (acts) => {
@@ -189,8 +178,6 @@ describe('undo', () => {
 
 	it('is refused by the same rules when later entries need it', () => {
 		const s = struck(10);
-		expect(
-			foldBatch(effective([s, check(9, null), entry('entry.reversed', { reverses: s.id })]))
-		).toMatchObject({ ok: false });
+		expect(foldBatch(effective([s, check(9, null), entry('entry.reversed', { reverses: s.id })]))).toMatchObject({ ok: false });
 	});
 });

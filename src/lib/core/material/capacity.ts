@@ -34,12 +34,7 @@ export function fullYield(stock: StockPlant, gives: WayProfile['gives']): number
  * Pieces to be had on a day, after what was and will be taken by then. What was taken grows back
  * evenly over the way's time to recover; a way that uses the parent up gives nothing back.
  */
-export function canGive(
-	stock: StockPlant,
-	gives: WayProfile['gives'],
-	takings: readonly Taking[],
-	on: DayNumber
-): number {
+export function canGive(stock: StockPlant, gives: WayProfile['gives'], takings: readonly Taking[], on: DayNumber): number {
 	const full = fullYield(stock, gives);
 	let missing = 0;
 	for (const taking of [...takings].sort((a, b) => a.on - b.on)) {
@@ -59,7 +54,6 @@ export function recoversOn(
 	from: DayNumber
 ): DayNumber | null {
 	if (fullYield(stock, gives) < pieces) return null;
-	for (let day = from; day <= from + gives.recover_days; day++)
-		if (canGive(stock, gives, takings, day) >= pieces) return day;
+	for (let day = from; day <= from + gives.recover_days; day++) if (canGive(stock, gives, takings, day) >= pieces) return day;
 	return null;
 }

@@ -41,7 +41,6 @@ export function mayMultiply(p: Protection, year: number): Permission {
 	}
 	return {
 		may: 'look',
-		sentence:
-			'Not known whether it is protected. Look at the label for a patent or grant number, or “applied for”.'
+		sentence: 'Not known whether it is protected. Look at the label for a patent or grant number, or “applied for”.'
 	};
 }

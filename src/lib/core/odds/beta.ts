@@ -18,8 +18,7 @@ export const betaOf = (mean: number, weight: number): Beta => ({
 export const meanOf = (b: Beta): number => b.alpha / (b.alpha + b.beta);
 
 /** Standard deviation of the chance itself. */
-export const spreadOf = ({ alpha, beta }: Beta): number =>
-	Math.sqrt((alpha * beta) / ((alpha + beta) ** 2 * (alpha + beta + 1)));
+export const spreadOf = ({ alpha, beta }: Beta): number => Math.sqrt((alpha * beta) / ((alpha + beta) ** 2 * (alpha + beta + 1)));
 
 /**
  * Bayes for a Beta prior and counted pieces: passes add to alpha, failures to beta.
@@ -32,5 +31,4 @@ export const learn = (prior: Beta, passed: number, failed: number): Beta => ({
 
 export const lnBeta = (a: number, b: number): number => gammaln(a) + gammaln(b) - gammaln(a + b);
 
-export const lnChoose = (n: number, k: number): number =>
-	gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1);
+export const lnChoose = (n: number, k: number): number => gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1);

@@ -93,12 +93,7 @@ export function reachTable(stages: readonly Beta[], target: number, most: number
  * The same, together with pieces that come from elsewhere: `existing[k]` is the chance that k are
  * there anyway. Independent of the new ones.
  */
-export function reachWith(
-	existing: Float64Array,
-	stages: readonly Beta[],
-	target: number,
-	most: number
-): Float64Array {
+export function reachWith(existing: Float64Array, stages: readonly Beta[], target: number, most: number): Float64Array {
 	const total = new Float64Array(most + 1);
 	existing.forEach((weight, k) => {
 		if (weight < 1e-6) return;

@@ -108,14 +108,10 @@ describe('chains of stages', () => {
 
 	it('the backward table equals the forward sum, for every number struck', () => {
 		fc.assert(
-			fc.property(
-				fc.array(chance, { minLength: 1, maxLength: 4 }),
-				fc.integer({ min: 0, max: 12 }),
-				(stages, target) => {
-					const table = reachTable(stages, target, 24);
-					for (let n = 0; n <= 24; n++) expect(table[n]).toBeCloseTo(atLeast(outcome(stages, n), target), 8);
-				}
-			),
+			fc.property(fc.array(chance, { minLength: 1, maxLength: 4 }), fc.integer({ min: 0, max: 12 }), (stages, target) => {
+				const table = reachTable(stages, target, 24);
+				for (let n = 0; n <= 24; n++) expect(table[n]).toBeCloseTo(atLeast(outcome(stages, n), target), 8);
+			}),
 			{ numRuns: 60 }
 		);
 	});

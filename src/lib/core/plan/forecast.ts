@@ -51,8 +51,7 @@ export function shareRooted([low, usual, high]: Stage['days'], days: number): nu
 	if (days <= 0) return 0;
 	const z90 = quantileOfNormal(0.9, 0, 1);
 	const z = Math.log(days / usual);
-	const reach =
-		z < 0 ? Math.log(usual / Math.max(low, usual / 20)) : Math.log(Math.max(high, usual * 1.01) / usual);
+	const reach = z < 0 ? Math.log(usual / Math.max(low, usual / 20)) : Math.log(Math.max(high, usual * 1.01) / usual);
 	return cdf((z / reach) * z90, 0, 1);
 }
 
@@ -106,11 +105,9 @@ export function forecast(
 	const largest = largestPool(standing)!;
 	const usual = go(largest, 0.5);
 	const winters = usual?.steps.filter((s) => s.stage.to === 'wintered').length ?? 0;
-	const lastStages = [
-		...Array<StageName>(winters).fill('wintered'),
-		'ready' as const,
-		'planted' as const
-	].filter((s) => own.has(s));
+	const lastStages = [...Array<StageName>(winters).fill('wintered'), 'ready' as const, 'planted' as const].filter((s) =>
+		own.has(s)
+	);
 
 	/** Distribution of what comes of some of the pools. */
 	const pmfOf = (some: ReadonlySet<Pool>): Float64Array => {
@@ -131,9 +128,7 @@ export function forecast(
 	].map((stage) => ({ stage, odds: own.get(stage)! }));
 
 	const pmf = pmfOf(new Set(pools));
-	const times = new Map(
-		pools.map((p) => [p, due === null ? 1 : chanceInTime((q) => go(p, q)?.planted ?? null, due)])
-	);
+	const times = new Map(pools.map((p) => [p, due === null ? 1 : chanceInTime((q) => go(p, q)?.planted ?? null, due)]));
 	const day = (q: number) => go(largest, q)?.planted ?? null;
 	const dates = [day(0.1), day(0.5), day(0.9)] as const;
 	return {
@@ -143,9 +138,7 @@ export function forecast(
 		ahead,
 		usual,
 		planted:
-			dates[0] !== null && dates[1] !== null && dates[2] !== null
-				? { quick: dates[0], usual: dates[1], slow: dates[2] }
-				: null
+			dates[0] !== null && dates[1] !== null && dates[2] !== null ? { quick: dates[0], usual: dates[1], slow: dates[2] } : null
 	};
 }
 

@@ -24,8 +24,8 @@ export interface PlanRequest {
 	containers: ReadonlyMap<string, Container>;
 	stock: StockPlant;
 	takings: readonly Taking[];
-	/** This garden's tallies of earlier batches of the kind, by the way's id. */
-	record: Readonly<Record<string, readonly Tallies[]>>;
+	/** What this garden's batches of the kind are worth as evidence, by the way's id. */
+	record: Readonly<Record<string, Tallies>>;
 	target: number;
 	/** Chance for each number that what grows or is planned already brings by the due day. */
 	existing: Float64Array;
@@ -86,21 +86,15 @@ const BEYOND = 3 * 366;
 
 export function plan(request: PlanRequest): Plan {
 	const ways = request.kind.ways.map((way) => outlook(way, request));
-	const effort = (w: WayOutlook) =>
-		w.best ? w.best.binds.length * 1e6 + w.best.effort.minutes + w.best.effort.cost : Infinity;
-	ways.sort(
-		(a, b) => effort(a) - effort(b) || (b.fallback?.probability ?? 0) - (a.fallback?.probability ?? 0)
-	);
+	const effort = (w: WayOutlook) => (w.best ? w.best.binds.length * 1e6 + w.best.effort.minutes + w.best.effort.cost : Infinity);
+	ways.sort((a, b) => effort(a) - effort(b) || (b.fallback?.probability ?? 0) - (a.fallback?.probability ?? 0));
 	const safe = ways.flatMap((w) => (w.lastSafe === null ? [] : [w.lastSafe]));
 	return { ways, lastSafe: safe.length ? Math.max(...safe) : null };
 }
 
 /** The stages' odds as this garden knows them. */
-export function oddsOfWay(
-	way: Pick<WayProfile, 'stages' | 'id'>,
-	record: PlanRequest['record']
-): Map<StageName, Beta> {
-	return new Map(way.stages.map((s) => [s.to, stageOdds(s, record[way.id] ?? [])]));
+export function oddsOfWay(way: Pick<WayProfile, 'stages' | 'id'>, record: PlanRequest['record']): Map<StageName, Beta> {
+	return new Map(way.stages.map((s) => [s.to, stageOdds(s, record[way.id] ?? {})]));
 }
 
 function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
@@ -119,8 +113,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 		return table;
 	};
 	/** Chance of the target when n are struck and in time with chance inTime. */
-	const chance = (table: Float64Array, n: number, inTime: number) =>
-		inTime * table[n]! + (1 - inTime) * alone;
+	const chance = (table: Float64Array, n: number, inTime: number) => inTime * table[n]! + (1 - inTime) * alone;
 	const smallest = (table: Float64Array, inTime: number) =>
 		inTime <= 0 ? null : smallestReaching(table, (r.confidence - (1 - inTime) * alone) / inTime);
 	const walkFrom = (on: DayNumber, q: number) => walk(r.kind, way, on, q, r.climate);
@@ -196,13 +189,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 	}
 	return finish();
 
-	function considerFallback(
-		on: DayNumber,
-		inTime: number,
-		table: Float64Array,
-		stockMost: number,
-		stages: StageName[]
-	) {
+	function considerFallback(on: DayNumber, inTime: number, table: Float64Array, stockMost: number, stages: StageName[]) {
 		const struck = Math.min(stockMost, most);
 		if (struck <= 0 || inTime <= 0) return;
 		const probability = chance(table, struck, inTime);
@@ -222,8 +209,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 			});
 		if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
 			binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have.' });
-		if (flushes.length > 1)
-			binds.push({ code: 'flushes', sentence: `The stock gives it in ${flushes.length} goes only.` });
+		if (flushes.length > 1) binds.push({ code: 'flushes', sentence: `The stock gives it in ${flushes.length} goes only.` });
 		return binds;
 	}
 

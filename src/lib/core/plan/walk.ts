@@ -34,11 +34,7 @@ export interface Walk {
 }
 
 /** First day from `day` on which the kind may be planted out here; null if none within four years. */
-export function plantingDay(
-	kind: Pick<Kind, 'plant_out'>,
-	day: DayNumber,
-	climate: Climate
-): DayNumber | null {
+export function plantingDay(kind: Pick<Kind, 'plant_out'>, day: DayNumber, climate: Climate): DayNumber | null {
 	let best: DayNumber | null = null;
 	for (const rule of kind.plant_out)
 		for (const window of openings(rule, day, day + 4 * 366, climate)) {

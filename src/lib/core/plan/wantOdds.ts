@@ -18,11 +18,7 @@ export interface WantOdds {
  * Batches are taken as independent. A batch that comes too late counts for nothing: a plant that is
  * not there on the day is not what was asked.
  */
-export function wantOdds(
-	target: number,
-	planted: number,
-	batches: readonly Pick<Forecast, 'pmfInTime'>[]
-): WantOdds {
+export function wantOdds(target: number, planted: number, batches: readonly Pick<Forecast, 'pmfInTime'>[]): WantOdds {
 	const pmf = batches.reduce((sum, b) => sumOf(sum, b.pmfInTime), certain(planted));
 	return {
 		pmf,
@@ -49,11 +45,7 @@ export interface Hinge {
 export function hangsOn(
 	target: number,
 	batches: readonly Pick<Forecast, 'pmfInTime' | 'ahead'>[],
-	again: (
-		batch: number,
-		stage: StageName,
-		odds: { alpha: number; beta: number }
-	) => Pick<Forecast, 'pmfInTime'>
+	again: (batch: number, stage: StageName, odds: { alpha: number; beta: number }) => Pick<Forecast, 'pmfInTime'>
 ): Hinge | null {
 	let worst: Hinge | null = null;
 	batches.forEach((batch, i) => {
@@ -61,9 +53,7 @@ export function hangsOn(
 			const mean = meanOf(odds);
 			const spread = spreadOf(odds);
 			const at = (m: number) => {
-				const changed = batches.map((b, j) =>
-					j === i ? again(i, stage, betaOf(Math.min(0.999, Math.max(0.001, m)), SURE)) : b
-				);
+				const changed = batches.map((b, j) => (j === i ? again(i, stage, betaOf(Math.min(0.999, Math.max(0.001, m)), SURE)) : b));
 				return wantOdds(target, 0, changed).probability;
 			};
 			const swing = at(mean + spread) - at(mean - spread);

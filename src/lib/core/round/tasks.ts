@@ -9,8 +9,7 @@ import type { Climate } from '../season/climate.js';
 import { frostOdds } from '../season/frost.js';
 import { plantingDay, stageDays, walk } from '../plan/walk.js';
 
-export type TaskKind =
-	'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
+export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
 
 export interface Task {
 	/** Stable: the same work has the same key from day to day. */
@@ -89,9 +88,7 @@ export function batchTasks(
 	if (batch.unrooted > 0 && rooting) {
 		const struck = dayNumber(batch.struckOn!);
 		const after = (q: number) =>
-			rooting.grows === 'always'
-				? struck + stageDays(rooting.days, q)
-				: afterGrowth(struck, stageDays(rooting.days, q), climate);
+			rooting.grows === 'always' ? struck + stageDays(rooting.days, q) : afterGrowth(struck, stageDays(rooting.days, q), climate);
 		const usual = after(0.5);
 		const slow = after(0.9);
 		// First look when half should have rooted, then every ten days or so, for each look disturbs.
@@ -103,10 +100,7 @@ export function batchTasks(
 			by: due + 7,
 			count: batch.unrooted,
 			minutes: lookMinutes(batch.unrooted),
-			why:
-				today > slow
-					? 'Past the slowest usual time: what has not rooted may be given up.'
-					: 'Half should have rooted by now.'
+			why: today > slow ? 'Past the slowest usual time: what has not rooted may be given up.' : 'Half should have rooted by now.'
 		});
 	}
 	const potting = find('potted');
@@ -125,15 +119,7 @@ export function batchTasks(
 	const ready = find('ready');
 	const toPlant = batch.potted + (potting ? 0 : batch.rooted);
 	if (toPlant > 0) {
-		const usual = walk(
-			kind,
-			way,
-			since,
-			0.5,
-			climate,
-			batch.potted > 0 && potting ? 'potted' : 'rooted',
-			last
-		);
+		const usual = walk(kind, way, since, 0.5, climate, batch.potted > 0 && potting ? 'potted' : 'rooted', last);
 		const on = usual ? Math.max(usual.planted, plantingDay(kind, today, climate) ?? usual.planted) : null;
 		if (on !== null)
 			add({
@@ -153,13 +139,7 @@ export function batchTasks(
 const WINTER_LOOK_DAYS = 7;
 
 /** In winter plants under shelter are looked over once a week: water, mould, mice. */
-export function winterLook(
-	batch: Batch,
-	sheltered: boolean,
-	today: DayNumber,
-	until: DayNumber,
-	climate: Climate
-): Task[] {
+export function winterLook(batch: Batch, sheltered: boolean, today: DayNumber, until: DayNumber, climate: Climate): Task[] {
 	const pieces = inHand(batch);
 	if (!sheltered || pieces === 0 || batch.status !== 'growing' || !hasWinter(climate)) return [];
 	const rest = nextStandstill(today, climate);
@@ -220,7 +200,5 @@ export function shelterTask(
 
 /** Order of the walk: by place, and at each place the most urgent first. */
 export function inWalkingOrder(tasks: readonly Task[], walkOf: (placeId: string | null) => number): Task[] {
-	return [...tasks].sort(
-		(a, b) => walkOf(a.placeId) - walkOf(b.placeId) || a.by - b.by || a.key.localeCompare(b.key)
-	);
+	return [...tasks].sort((a, b) => walkOf(a.placeId) - walkOf(b.placeId) || a.by - b.by || a.key.localeCompare(b.key));
 }

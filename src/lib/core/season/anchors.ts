@@ -6,14 +6,7 @@ import { dayInYear, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import type { Climate } from './climate.js';
 
-export const ANCHORS = [
-	'last_frost',
-	'first_frost',
-	'bud_break',
-	'leaf_fall',
-	'longest_day',
-	'shortest_day'
-] as const;
+export const ANCHORS = ['last_frost', 'first_frost', 'bud_break', 'leaf_fall', 'longest_day', 'shortest_day'] as const;
 export type Anchor = (typeof ANCHORS)[number];
 
 export const ANCHOR_WORDS: Record<Anchor, string> = {

@@ -73,12 +73,7 @@ const SOUTHERN_SWING = 0.7;
  * A first guess from latitude and height alone, good to some weeks and some degrees. Every figure
  * is meant to be replaced by the person's own; a coldest night that is known bends the rest.
  */
-export function guessClimate(
-	latitude: number,
-	longitude: number,
-	heightM: number,
-	knownColdestC?: number
-): ClimateGuess {
+export function guessClimate(latitude: number, longitude: number, heightM: number, knownColdestC?: number): ClimateGuess {
 	const south = latitude < 0;
 	const z = zonal(latitude);
 	const mean = z.mean - LAPSE_PER_M * heightM;

@@ -41,5 +41,4 @@ export function wintersBetween(a: DayNumber, b: DayNumber, c: Climate): { from: 
 }
 
 /** Does the stretch from a to b hold the middle of a winter? */
-export const crossesWinter = (a: DayNumber, b: DayNumber, c: Climate): boolean =>
-	wintersBetween(a, b, c).length > 0;
+export const crossesWinter = (a: DayNumber, b: DayNumber, c: Climate): boolean => wintersBetween(a, b, c).length > 0;

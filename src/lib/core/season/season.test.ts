@@ -35,15 +35,7 @@ const tropics: Climate = { latitude: 9, longitude: -79, coldestC: 18, lastFrost:
 describe('dates', () => {
 	it('knows the calendar', () => {
 		expect(isIsoDate('2028-02-29')).toBe(true);
-		for (const bad of [
-			'2027-02-29',
-			'2026-02-30',
-			'2026-13-01',
-			'2026-1-1',
-			'1899-12-31',
-			'today',
-			'2026-01-01T00:00'
-		])
+		for (const bad of ['2027-02-29', '2026-02-30', '2026-13-01', '2026-1-1', '1899-12-31', 'today', '2026-01-01T00:00'])
 			expect(isIsoDate(bad)).toBe(false);
 	});
 
@@ -79,9 +71,7 @@ describe('day length', () => {
 				const noon = new Date(Date.UTC(2027, month - 1, 15, 12) - (longitude / 360) * 86_400_000);
 				const { sunrise, sunset } = getTimes(noon, latitude, longitude) as { sunrise: Date; sunset: Date };
 				const hours = (sunset.getTime() - sunrise.getTime()) / 3_600_000;
-				expect(Math.abs(dayLength(latitude, longitude, iso) - hours) * 60, `${latitude} ${iso}`).toBeLessThan(
-					2
-				);
+				expect(Math.abs(dayLength(latitude, longitude, iso) - hours) * 60, `${latitude} ${iso}`).toBeLessThan(2);
 			}
 	});
 
@@ -154,14 +144,8 @@ describe('turning points and windows', () => {
 
 describe('frost', () => {
 	it('is even odds at the mean date and one at midwinter', () => {
-		expect(frostOdds(nextTurning('last_frost', 0, dayNumber('2027-01-01'), north), north)).toBeCloseTo(
-			0.5,
-			5
-		);
-		expect(frostOdds(nextTurning('first_frost', 0, dayNumber('2027-01-01'), north), north)).toBeCloseTo(
-			0.5,
-			5
-		);
+		expect(frostOdds(nextTurning('last_frost', 0, dayNumber('2027-01-01'), north), north)).toBeCloseTo(0.5, 5);
+		expect(frostOdds(nextTurning('first_frost', 0, dayNumber('2027-01-01'), north), north)).toBeCloseTo(0.5, 5);
 		expect(frostOdds(dayNumber('2027-01-15'), north)).toBeGreaterThan(0.999);
 		expect(frostOdds(dayNumber('2027-07-15'), north)).toBeLessThan(0.001);
 		expect(frostOdds(dayNumber('2027-07-15'), south)).toBeGreaterThan(0.999);
@@ -197,15 +181,11 @@ describe('growth and standstill', () => {
 describe('the first guess', () => {
 	it('is a possible year everywhere people garden', () => {
 		fc.assert(
-			fc.property(
-				fc.integer({ min: -60, max: 68 }),
-				fc.integer({ min: 0, max: 2000 }),
-				(latitude, height) => {
-					const { climate } = guessClimate(latitude, 0, height);
-					const checked = checkClimate(climate);
-					expect(checked.ok, `${latitude} ${height} ${JSON.stringify(climate)}`).toBe(true);
-				}
-			)
+			fc.property(fc.integer({ min: -60, max: 68 }), fc.integer({ min: 0, max: 2000 }), (latitude, height) => {
+				const { climate } = guessClimate(latitude, 0, height);
+				const checked = checkClimate(climate);
+				expect(checked.ok, `${latitude} ${height} ${JSON.stringify(climate)}`).toBe(true);
+			})
 		);
 	});
 

@@ -1,10 +1,4 @@
-import {
-	feetFromMetres,
-	inchesFromCm,
-	LITRES_PER_US_QUART,
-	M2_PER_SQUARE_FOOT,
-	toFahrenheit
-} from './convert.js';
+import { feetFromMetres, inchesFromCm, LITRES_PER_US_QUART, M2_PER_SQUARE_FOOT, toFahrenheit } from './convert.js';
 import type { LengthSystem, TemperatureScale } from './convert.js';
 
 /** How this garden likes to read its measures. */
@@ -13,8 +7,7 @@ export interface UnitChoice {
 	temperature: TemperatureScale;
 }
 
-const tidy = (value: number, digits: number): string =>
-	String(Number(value.toFixed(digits))).replace('-', '−');
+const tidy = (value: number, digits: number): string => String(Number(value.toFixed(digits))).replace('-', '−');
 
 /** "−18 °C" or "0 °F". */
 export const sayTemperature = (celsius: number, units: UnitChoice): string =>
@@ -22,9 +15,7 @@ export const sayTemperature = (celsius: number, units: UnitChoice): string =>
 
 /** Short lengths: "7.5 cm", "3 in". */
 export const sayLength = (cm: number, units: UnitChoice): string =>
-	units.length === 'metric'
-		? `${tidy(cm, cm < 20 ? 1 : 0)}\u00a0cm`
-		: `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
+	units.length === 'metric' ? `${tidy(cm, cm < 20 ? 1 : 0)}\u00a0cm` : `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
 
 export const sayLengthRange = (lowCm: number, highCm: number, units: UnitChoice): string =>
 	units.length === 'metric'
@@ -41,9 +32,7 @@ export const sayArea = (squareMetres: number, units: UnitChoice): string =>
 		: `${tidy(squareMetres / M2_PER_SQUARE_FOOT, 1)}\u00a0sq ft`;
 
 export const sayVolume = (litres: number, units: UnitChoice): string =>
-	units.length === 'metric'
-		? `${tidy(litres, litres < 10 ? 1 : 0)}\u00a0L`
-		: `${tidy(litres / LITRES_PER_US_QUART, 1)}\u00a0qt`;
+	units.length === 'metric' ? `${tidy(litres, litres < 10 ? 1 : 0)}\u00a0L` : `${tidy(litres / LITRES_PER_US_QUART, 1)}\u00a0qt`;
 
 /** "45 min", "2 h 10 min". */
 export function sayMinutes(minutes: number): string {

@@ -1,14 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import {
-	bandOf,
-	sayLength,
-	sayMinutes,
-	sayTemperature,
-	toCelsius,
-	toFahrenheit,
-	zoneOf,
-	ZONES
-} from './index.js';
+import { bandOf, sayLength, sayMinutes, sayTemperature, toCelsius, toFahrenheit, zoneOf, ZONES } from './index.js';
 
 /**
  * USDA Plant Hardiness Zone Map (2012, unchanged in 2023): the whole zones by their lower limits in °F,

@@ -68,12 +68,7 @@ const UNDONE = `EXISTS (SELECT 1 FROM entry r WHERE r.garden_id = e.garden_id AN
 	AND NOT EXISTS (SELECT 1 FROM entry rr WHERE rr.garden_id = e.garden_id AND rr.reverses = r.id)) AS undone`;
 
 /** All entries about one subject, oldest first, reversals of them included. */
-export async function entriesOf(
-	db: Queryable,
-	gardenId: string,
-	subject: Subject,
-	subjectId: string
-): Promise<StoredEntry[]> {
+export async function entriesOf(db: Queryable, gardenId: string, subject: Subject, subjectId: string): Promise<StoredEntry[]> {
 	const { rows } = await db.query<StoredEntry>(
 		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e
 		 WHERE e.garden_id = $1 AND e.subject = $2 AND e.subject_id = $3 ORDER BY e.seq`,
@@ -83,18 +78,14 @@ export async function entriesOf(
 }
 
 export async function entryById(db: Queryable, gardenId: string, id: string): Promise<StoredEntry | null> {
-	const { rows } = await db.query<StoredEntry>(
-		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.id = $2`,
-		[gardenId, id]
-	);
+	const { rows } = await db.query<StoredEntry>(`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.id = $2`, [
+		gardenId,
+		id
+	]);
 	return rows[0] ?? null;
 }
 
-export async function entriesOfGroup(
-	db: Queryable,
-	gardenId: string,
-	groupId: string
-): Promise<StoredEntry[]> {
+export async function entriesOfGroup(db: Queryable, gardenId: string, groupId: string): Promise<StoredEntry[]> {
 	const { rows } = await db.query<StoredEntry>(
 		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.group_id = $2 ORDER BY e.seq`,
 		[gardenId, groupId]
@@ -136,17 +127,7 @@ export async function ledgerPage(db: Queryable, gardenId: string, f: LedgerFilte
 			AND ($6::date IS NULL OR e.happened_on <= $6)
 			AND ($7::date IS NULL OR (e.happened_on, e.seq) < ($7, $8))
 		 ORDER BY e.happened_on DESC, e.seq DESC LIMIT $9`,
-		[
-			gardenId,
-			searchTerms(f.text),
-			f.kind,
-			f.kindId,
-			f.from,
-			f.to,
-			f.after?.on ?? null,
-			f.after?.seq ?? null,
-			f.limit
-		]
+		[gardenId, searchTerms(f.text), f.kind, f.kindId, f.from, f.to, f.after?.on ?? null, f.after?.seq ?? null, f.limit]
 	);
 	return rows;
 }

@@ -101,18 +101,12 @@ const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, conditio
 	leave_basis, leave_reference, from_batch, since, gone_on, gone_why`;
 
 export async function stocks(db: Queryable, gardenId: string): Promise<StockRow[]> {
-	const { rows } = await db.query<StockRow>(
-		`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`,
-		[gardenId]
-	);
+	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`, [gardenId]);
 	return rows;
 }
 
 export async function stockById(db: Queryable, gardenId: string, id: string): Promise<StockRow | null> {
-	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 AND id = $2`, [
-		gardenId,
-		id
-	]);
+	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rows[0] ?? null;
 }
 
@@ -161,13 +155,10 @@ export interface WantRow {
 	dropped_why: string | null;
 }
 
-const WANT =
-	'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why';
+const WANT = 'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why';
 
 export async function wants(db: Queryable, gardenId: string): Promise<WantRow[]> {
-	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 ORDER BY due, id`, [
-		gardenId
-	]);
+	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
 	return rows;
 }
 
@@ -290,11 +281,7 @@ const asBatch = (r: BatchRow): Batch => ({
 });
 
 /** Batches, the oldest first; of some statuses only, if given. */
-export async function batches(
-	db: Queryable,
-	gardenId: string,
-	statuses?: readonly Batch['status'][]
-): Promise<Batch[]> {
+export async function batches(db: Queryable, gardenId: string, statuses?: readonly Batch['status'][]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
 		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND ($2::text[] IS NULL OR status = ANY ($2))
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
@@ -304,18 +291,12 @@ export async function batches(
 }
 
 export async function batchById(db: Queryable, gardenId: string, id: string): Promise<Batch | null> {
-	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND id = $2`, [
-		gardenId,
-		id
-	]);
+	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rows[0] ? asBatch(rows[0]) : null;
 }
 
 export async function batchByCode(db: Queryable, gardenId: string, code: string): Promise<Batch | null> {
-	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND code = $2`, [
-		gardenId,
-		code
-	]);
+	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND code = $2`, [gardenId, code]);
 	return rows[0] ? asBatch(rows[0]) : null;
 }
 
@@ -366,12 +347,7 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch';
 
 /** Takes a row out again: its first entry was undone. */
-export async function removeRow(
-	db: Queryable,
-	gardenId: string,
-	table: Projection,
-	id: string
-): Promise<void> {
+export async function removeRow(db: Queryable, gardenId: string, table: Projection, id: string): Promise<void> {
 	await db.query(`DELETE FROM ${table} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 }
 
@@ -381,11 +357,7 @@ export async function clearProjections(db: Queryable, gardenId: string): Promise
 }
 
 /** Batches of some wants, whatever their status. */
-export async function batchesOfWants(
-	db: Queryable,
-	gardenId: string,
-	wantIds: readonly string[]
-): Promise<Batch[]> {
+export async function batchesOfWants(db: Queryable, gardenId: string, wantIds: readonly string[]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
 		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND want_id = ANY ($2) AND status <> 'dropped'
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
@@ -395,15 +367,21 @@ export async function batchesOfWants(
 }
 
 /** Batches taken from some stocks since a day. */
-export async function batchesFrom(
-	db: Queryable,
-	gardenId: string,
-	stockIds: readonly string[]
-): Promise<Batch[]> {
+export async function batchesFrom(db: Queryable, gardenId: string, stockIds: readonly string[]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
 		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND stock_id = ANY ($2) AND status <> 'dropped'
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
 		[gardenId, stockIds]
+	);
+	return rows.map(asBatch);
+}
+
+/** The batches that ended last, the newest first. */
+export async function endedBatches(db: Queryable, gardenId: string, limit: number): Promise<Batch[]> {
+	const { rows } = await db.query<BatchRow>(
+		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND status IN ('done', 'dropped')
+		 ORDER BY last_on DESC NULLS LAST, code DESC LIMIT $2`,
+		[gardenId, limit]
 	);
 	return rows.map(asBatch);
 }

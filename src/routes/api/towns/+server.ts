@@ -21,9 +21,7 @@ export const GET: RequestHandler = ({ url }) => {
 		.sort((a, b) => b.pop - a.pop)
 		.slice(0, 8)
 		.map((c) => ({
-			name: [c.city, c.province, c.country]
-				.filter((part, i, all) => part && all.indexOf(part) === i)
-				.join(', '),
+			name: [c.city, c.province, c.country].filter((part, i, all) => part && all.indexOf(part) === i).join(', '),
 			latitude: Math.round(c.lat * 100) / 100,
 			longitude: Math.round(c.lng * 100) / 100
 		}));

@@ -61,16 +61,14 @@
 	});
 </script>
 
-<a
-	href="#content"
-	class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3"
+<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3"
 	>To the content</a
 >
 <header class="no-print bg-bottle text-white">
 	<div class="mx-auto flex min-h-14 max-w-[1240px] items-center gap-4 px-4">
 		<a href="{base}/round" class="flex items-baseline gap-2 py-2 font-head text-lg font-semibold text-white">
-			<span class="hidden lg:inline">Surculus</span><span
-				class="max-w-44 truncate lg:font-normal lg:text-primary-200">{data.garden.name}</span
+			<span class="hidden lg:inline">Surculus</span><span class="max-w-44 truncate lg:font-normal lg:text-primary-200"
+				>{data.garden.name}</span
 			>
 		</a>
 		<nav aria-label="Screens" class="hidden flex-1 gap-1 md:flex">
@@ -95,28 +93,18 @@
 			<a
 				href="{base}/settings"
 				class="flex min-h-12 items-center gap-2 px-2 text-white hover:bg-primary-600"
-				aria-label="Garden settings"
-				><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">Garden</span></a
+				aria-label="Garden settings"><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">Garden</span></a
 			>
 		</div>
 	</div>
 </header>
-<SeasonStrip
-	climate={data.garden.climate}
-	today={data.garden.today}
-	viewed={data.viewed}
-	lanes={data.lanes}
-/>
+<SeasonStrip climate={data.garden.climate} today={data.garden.today} viewed={data.viewed} lanes={data.lanes} />
 
 <main id="content" class="mx-auto max-w-[1240px] px-4 pt-6 pb-40 md:pb-24">
 	{@render children()}
 </main>
 
-<div
-	class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4"
-	aria-live="polite"
-	role="status"
->
+<div class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4" aria-live="polite" role="status">
 	{#if toast.shown}
 		<div
 			class="flex min-h-14 w-full max-w-lg items-center justify-between gap-3 border-l-8 border-catkin bg-bottle px-4 py-2 text-white shadow-lg"
@@ -130,24 +118,18 @@
 						disabled={undoing}><Undo size={18} aria-hidden="true" />Undo</button
 					>
 				{/if}
-				<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}
-					>×</button
-				>
+				<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}>×</button>
 			</span>
 		</div>
 	{/if}
 </div>
 
-<nav
-	aria-label="Screens"
-	class="no-print fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-pane md:hidden"
->
+<nav aria-label="Screens" class="no-print fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-pane md:hidden">
 	{#each SCREENS as [path, name, Icon] (path)}
 		<a
 			href="{base}/{path}{day}"
 			aria-current={current === path ? 'page' : undefined}
-			class="flex min-h-16 flex-1 flex-col items-center justify-center border-t-4 text-[0.75rem] text-bottle {current ===
-			path
+			class="flex min-h-16 flex-1 flex-col items-center justify-center border-t-4 text-[0.75rem] text-bottle {current === path
 				? 'border-catkin font-bold'
 				: 'border-transparent'}"
 		>

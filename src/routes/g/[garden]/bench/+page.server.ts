@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	return guarded(async () => {
 		const db = database();
 		const living = await state.batches(db, garden.id, ['planned', 'growing']);
-		const ended = (await state.batches(db, garden.id, ['done', 'dropped'])).slice(-ENDED_SHOWN).reverse();
+		const ended = await state.endedBatches(db, garden.id, ENDED_SHOWN);
 		const views = await batchViews(garden, day, living);
 		views.sort((a, b) => (a.next?.from ?? Infinity) - (b.next?.from ?? Infinity));
 		const kinds = new Map((await batchViews(garden, day, ended)).map((v) => [v.id, v]));

@@ -78,15 +78,12 @@
 </ul>
 {#if data.ended.length}
 	<details class="mt-6">
-		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-			>Ended batches, the newest</summary
-		>
+		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Ended batches, the newest</summary>
 		<ul class="ruled">
 			{#each data.ended as b (b.id)}
 				<li>
 					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane"
-						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName} · {b.status ===
-						'dropped'
+						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName} · {b.status === 'dropped'
 							? 'plan dropped'
 							: `${b.struck} struck, ${b.planted - b.lostPlanted} planted, ${b.given} given, ${b.kept} kept, ${b.lost + b.lostPlanted} lost`}</a
 					>

@@ -8,8 +8,7 @@
 	let text = $state('');
 	let openOnly = $state(false);
 	const uid = $props.id();
-	const isOpen = (w: PageData['kinds'][number]['ways'][number]) =>
-		w.open.some((o) => o.from <= data.day && o.to >= data.day);
+	const isOpen = (w: PageData['kinds'][number]['ways'][number]) => w.open.some((o) => o.from <= data.day && o.to >= data.day);
 	const shown = $derived(
 		data.kinds.filter((k) => {
 			const hit = `${k.common} ${k.botanical} ${k.standsFor} ${k.ways.map((w) => w.name).join(' ')}`
@@ -23,31 +22,25 @@
 <svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
 <h1>How it is done, and when, here</h1>
 <p class="text-faded">
-	{data.kinds.length} kinds. Windows lie on this garden’s own year: thin where it may be done, thick where it is
-	best.
+	{data.kinds.length} kinds. Windows lie on this garden’s own year: thin where it may be done, thick where it is best.
 </p>
 <div class="mt-4 flex flex-wrap items-end gap-4">
 	<div class="w-full max-w-sm">
 		<Field label="Find a kind or a way" name="q" type="search" bind:value={text} />
 	</div>
 	<div class="flex min-h-12 items-center gap-2">
-		<input id={uid} type="checkbox" bind:checked={openOnly} class="h-6 w-6 border-ink text-bottle" /><label
-			for={uid}>Only what can be done {data.isToday ? 'now' : 'then'}</label
+		<input id={uid} type="checkbox" bind:checked={openOnly} class="h-6 w-6 border-ink text-bottle" /><label for={uid}
+			>Only what can be done {data.isToday ? 'now' : 'then'}</label
 		>
 	</div>
 </div>
-<div
-	class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]"
->
+<div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />
 </div>
 <ul>
 	{#each shown as k (k.id)}
 		<li class="border-b border-rule">
-			<a
-				href="{base}/handbook/{k.id}"
-				class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]"
-			>
+			<a href="{base}/handbook/{k.id}" class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]">
 				<div>
 					<p class="leading-tight font-semibold">{k.common}</p>
 					<p class="note italic">{k.botanical}</p>
@@ -55,12 +48,7 @@
 				<div>
 					{#each k.ways as w (w.id)}
 						<p class="note -mb-1">{w.name}{isOpen(w) ? ', open' : ''}</p>
-						<YearBar
-							from={data.from}
-							day={data.day}
-							open={w.open}
-							label="Window of {w.name} for {k.common}"
-						/>
+						<YearBar from={data.from} day={data.day} open={w.open} label="Window of {w.name} for {k.common}" />
 					{/each}
 				</div>
 			</a>

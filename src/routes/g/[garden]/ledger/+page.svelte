@@ -35,9 +35,7 @@
 		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
 		tell({
 			entryId: null,
-			sentence: answer?.ok
-				? 'Undone.'
-				: (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
+			sentence: answer?.ok ? 'Undone.' : (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
 		});
 		await invalidateAll();
 	}
@@ -47,9 +45,7 @@
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
 		<h1>What happened</h1>
-		<p class="text-faded">
-			Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.
-		</p>
+		<p class="text-faded">Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.</p>
 	</div>
 	<a class="act" href="{base}/ledger/ledger.csv{page.url.search}" download>As CSV</a>
 </div>
@@ -61,9 +57,7 @@
 		e.preventDefault();
 		const form = new FormData(e.currentTarget);
 		const search = [...form]
-			.flatMap(([name, value]) =>
-				typeof value === 'string' && value ? [`${name}=${encodeURIComponent(value)}`] : []
-			)
+			.flatMap(([name, value]) => (typeof value === 'string' && value ? [`${name}=${encodeURIComponent(value)}`] : []))
 			.join('&');
 		void goto(`?${search}`, { keepFocus: true, noScroll: true });
 	}}
@@ -94,9 +88,7 @@
 		<TableBody>
 			{#each data.rows as e (e.id)}
 				<TableBodyRow class="border-rule bg-transparent align-top">
-					<TableBodyCell class="px-2 py-2 font-normal whitespace-nowrap text-faded"
-						>{sayDate(e.on)}</TableBodyCell
-					>
+					<TableBodyCell class="px-2 py-2 font-normal whitespace-nowrap text-faded">{sayDate(e.on)}</TableBodyCell>
 					<TableBodyCell class="px-2 py-2 font-normal wrap-anywhere whitespace-normal">
 						<span class={e.undone ? 'text-faded line-through' : ''}
 							>{#if link(e)}<a class="hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span

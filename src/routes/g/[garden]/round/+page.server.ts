@@ -28,9 +28,7 @@ export const actions: Actions = {
 		const garden = await gardenOr404(params.garden);
 		const f = new Fields(await request.formData());
 		const id = f.text('batch');
-		const batch = z.uuid().safeParse(id).success
-			? await guarded(() => state.batchById(database(), garden.id, id))
-			: null;
+		const batch = z.uuid().safeParse(id).success ? await guarded(() => state.batchById(database(), garden.id, id)) : null;
 		if (!batch) return refused({ code: 'batch.unknown', sentence: 'There is no such batch.' }, 404);
 		return recordForm(
 			garden,

@@ -53,9 +53,7 @@
 			<p class="mt-2">Begin with a plant that stands in your garden and can give material.</p>
 			<p class="mt-4"><a class="act act-main" href="{base}/stock/new">Add a stock plant</a></p>
 		{:else if data.nothingYet === 'want'}
-			<p class="mt-2">
-				You have stock. Now say what you want standing where, by when: the plan puts its work here.
-			</p>
+			<p class="mt-2">You have stock. Now say what you want standing where, by when: the plan puts its work here.</p>
 			<p class="mt-4"><a class="act act-main" href="{base}/wants/new">Say what you want</a></p>
 		{:else}
 			<p class="mt-2">Drag the mark on the season strip to see what is coming.</p>
@@ -76,15 +74,15 @@
 						<div class="min-w-0 flex-1 basis-64">
 							<p class="text-lg leading-snug font-semibold">
 								{task.title}
-								{#if task.code}<span
-										class="ml-1 border border-ink px-1.5 font-mono text-base font-normal whitespace-nowrap"
+								{#if task.code}<span class="ml-1 border border-ink px-1.5 font-mono text-base font-normal whitespace-nowrap"
 										>{task.code}</span
 									>{/if}
 							</p>
 							<p class="note">
-								{#if task.late}<strong class="text-madder"
-										>Late: was due by {sayDate(isoOf(task.by), false)}.</strong
-									>{:else}By {sayDate(isoOf(task.by), false)}.{/if}
+								{#if task.late}<strong class="text-madder">Late: was due by {sayDate(isoOf(task.by), false)}.</strong>{:else}By {sayDate(
+										isoOf(task.by),
+										false
+									)}.{/if}
 								{task.why}
 								{sayMinutes(Math.max(1, task.minutes))}.
 								{#if round.mayWait.includes(task.key)}<strong>May wait.</strong>{/if}

@@ -57,19 +57,14 @@ export const actions: Actions = {
 					...frame,
 					on: garden.today,
 					kind: 'place.set',
-					subjectId: z.uuid().safeParse(asked).success
-						? asked
-						: z.uuid().safeParse(frame.id).success
-							? frame.id
-							: uuidv7(),
+					subjectId: z.uuid().safeParse(asked).success ? asked : z.uuid().safeParse(frame.id).success ? frame.id : uuidv7(),
 					data: {
 						name: f.text('name'),
 						kind: f.text('kind'),
 						light: f.text('light'),
 						low_c: f.celsius('low', garden.units),
 						high_c: f.celsius('high', garden.units),
-						room_cm2:
-							room === null ? null : room * (garden.units.length === 'us' ? M2_PER_SQUARE_FOOT : 1) * 10_000,
+						room_cm2: room === null ? null : room * (garden.units.length === 'us' ? M2_PER_SQUARE_FOOT : 1) * 10_000,
 						walk: f.number('walk') ?? Number.NaN
 					}
 				}

@@ -88,13 +88,7 @@
 								numeric
 								hint="Blank outdoors."
 							/>
-							<Field
-								label="Highest"
-								name="high"
-								value={t(edited?.high_c)}
-								unit="°{units.temperature}"
-								numeric
-							/>
+							<Field label="Highest" name="high" value={t(edited?.high_c)} unit="°{units.temperature}" numeric />
 							<Field
 								label="Room for pots"
 								name="room"
@@ -114,8 +108,7 @@
 								dated={false}
 								noted={false}
 								quiet
-								ondone={() => (editing = null)}
-								><input type="hidden" name="place" value={edited.id} /></EntryForm
+								ondone={() => (editing = null)}><input type="hidden" name="place" value={edited.id} /></EntryForm
 							>
 						</div>
 					{/if}

@@ -18,9 +18,7 @@ export const load: PageServerLoad = async ({ params }) => {
 			met: 6
 		} as const;
 		return {
-			wants: wants
-				.filter((w) => !w.dropped)
-				.sort((a, b) => order[a.standing] - order[b.standing] || a.due.localeCompare(b.due)),
+			wants: wants.filter((w) => !w.dropped).sort((a, b) => order[a.standing] - order[b.standing] || a.due.localeCompare(b.due)),
 			placeNames: Object.fromEntries(places.map((p) => [p.id, p.name]))
 		};
 	});

@@ -16,9 +16,7 @@
 	<div>
 		<h1>What you want, and whether you will get it</h1>
 		{#if data.wants.length}<p class="text-faded">
-				{trouble === 0
-					? 'All in hand.'
-					: `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
+				{trouble === 0 ? 'All in hand.' : `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
 			</p>{/if}
 	</div>
 	<a class="act act-main" href="{base}/wants/new">Say what you want</a>
@@ -26,8 +24,8 @@
 
 {#if data.wants.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
-		Nothing is wanted yet. Say how many of what should stand where, and by when: the plan tells how many
-		pieces to strike, when, and with what odds.
+		Nothing is wanted yet. Say how many of what should stand where, and by when: the plan tells how many pieces to strike, when,
+		and with what odds.
 	</p>
 {/if}
 
@@ -65,11 +63,7 @@
 					</p>
 				</div>
 				<div class="hidden sm:block">
-					{#if want.pmf.length > 1 && want.standing !== 'met'}<OddsSketch
-							pmf={want.pmf}
-							target={want.target}
-							height={44}
-						/>{/if}
+					{#if want.pmf.length > 1 && want.standing !== 'met'}<OddsSketch pmf={want.pmf} target={want.target} height={44} />{/if}
 				</div>
 			</a>
 		</li>

@@ -16,8 +16,7 @@ import type { Batch } from '$lib/core/ledger/index.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
-	if (!z.uuid().safeParse(params.batch).success)
-		error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
+	if (!z.uuid().safeParse(params.batch).success) error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
 	const { day } = viewedDay(garden, url.searchParams.get('day'));
 	return guarded(async () => {
 		const db = database();
@@ -74,18 +73,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	});
 };
 
-type Verb =
-	| 'struck'
-	| 'checked'
-	| 'potted'
-	| 'moved'
-	| 'split'
-	| 'wintered'
-	| 'planted'
-	| 'given'
-	| 'lost'
-	| 'kept'
-	| 'dropped';
+type Verb = 'struck' | 'checked' | 'potted' | 'moved' | 'split' | 'wintered' | 'planted' | 'given' | 'lost' | 'kept' | 'dropped';
 
 /** From a form's fields to the acts of one doing. */
 function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: string; note: string }): Act[] {
@@ -120,9 +108,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 				})
 			];
 		case 'potted':
-			return [
-				act('batch.potted', { count, container: f.text('container'), place_id: f.textOrNull('place_id') })
-			];
+			return [act('batch.potted', { count, container: f.text('container'), place_id: f.textOrNull('place_id') })];
 		case 'moved':
 			return [act('batch.moved', { place_id: f.text('place_id') })];
 		case 'wintered':
@@ -194,8 +180,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 
 const SAID: Record<Verb, (b: Batch, f: Fields) => string> = {
 	struck: (b, f) => `Struck ${f.text('struck')}: ${b.code}.`,
-	checked: (b, f) =>
-		`${b.code}: ${f.text('alive')} alive${f.text('rooted') ? `, ${f.text('rooted')} rooted` : ''}.`,
+	checked: (b, f) => `${b.code}: ${f.text('alive')} alive${f.text('rooted') ? `, ${f.text('rooted')} rooted` : ''}.`,
 	potted: (b, f) => `${b.code}: ${f.text('count')} potted.`,
 	moved: (b) => `${b.code} moved.`,
 	split: (b, f) => `${f.text('count')} split off ${b.code}.`,
@@ -215,13 +200,7 @@ export const actions: Actions = {
 		const batch = z.uuid().safeParse(params.batch).success
 			? await guarded(() => state.batchById(database(), garden.id, params.batch))
 			: null;
-		if (!batch || !(verb in SAID))
-			return refused({ code: 'batch.unknown', sentence: 'There is no such batch.' }, 404);
-		return recordForm(
-			garden,
-			locals.actor,
-			actsFor(verb, f, batch, frameOf(f, garden)),
-			SAID[verb](batch, f)
-		);
+		if (!batch || !(verb in SAID)) return refused({ code: 'batch.unknown', sentence: 'There is no such batch.' }, 404);
+		return recordForm(garden, locals.actor, actsFor(verb, f, batch, frameOf(f, garden)), SAID[verb](batch, f));
 	}
 };

@@ -21,10 +21,7 @@
 	const b = $derived(data.batch);
 	const rootedNow = $derived(b.rooted + b.potted);
 	const standing = $derived(b.planted - b.lostPlanted);
-	const places = $derived([
-		{ value: '', name: 'As it is' },
-		...data.places.map((p) => ({ value: p.id, name: p.name }))
-	]);
+	const places = $derived([{ value: '', name: 'As it is' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]);
 
 	const VERBS = [
 		['checked', 'Check'],
@@ -48,9 +45,7 @@
 		shelter: 'moved'
 	};
 	const usable = $derived(
-		VERBS.filter(([v]) =>
-			b.inHand === 0 ? v === 'lost' && standing > 0 : v === 'split' ? b.inHand > 1 : true
-		)
+		VERBS.filter(([v]) => (b.inHand === 0 ? v === 'lost' && standing > 0 : v === 'split' ? b.inHand > 1 : true))
 	);
 	let verb = $state<Verb | null>(null);
 	let alive = $state(0);
@@ -100,9 +95,7 @@
 		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
 		tell({
 			entryId: null,
-			sentence: answer?.ok
-				? 'Undone.'
-				: (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
+			sentence: answer?.ok ? 'Undone.' : (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
 		});
 		await invalidateAll();
 	}
@@ -115,12 +108,9 @@
 		<h1><span class="border-2 border-ink px-2 font-mono font-normal">{b.code}</span> {b.kindName}</h1>
 		<p class="mt-2 text-faded">
 			{b.wayName}
-			{#if b.status === 'planned'}· planned for {sayDate(b.plannedOn!)}{:else if b.struckOn}· struck {sayDate(
-					b.struckOn
-				)}{/if}
+			{#if b.status === 'planned'}· planned for {sayDate(b.plannedOn!)}{:else if b.struckOn}· struck {sayDate(b.struckOn)}{/if}
 			{#if b.placeName}· {b.placeName}{/if}
-			{#if data.stock}· from <a href="{base}/stock/{data.stock.id}">{data.stock.label || 'its stock plant'}</a
-				>{/if}
+			{#if data.stock}· from <a href="{base}/stock/{data.stock.id}">{data.stock.label || 'its stock plant'}</a>{/if}
 			{#if data.parent}· split from <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
 			{#if data.want}· for <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
 		</p>
@@ -175,15 +165,11 @@
 
 		{#if b.status === 'planned'}
 			<div class="mt-5 flex flex-wrap gap-3">
-				<button
-					class="act act-main"
-					aria-expanded={verb === 'struck'}
-					onclick={() => open(verb === 'struck' ? null : 'struck')}>Strike it</button
+				<button class="act act-main" aria-expanded={verb === 'struck'} onclick={() => open(verb === 'struck' ? null : 'struck')}
+					>Strike it</button
 				>
-				<button
-					class="act"
-					aria-expanded={verb === 'dropped'}
-					onclick={() => open(verb === 'dropped' ? null : 'dropped')}>Drop the plan</button
+				<button class="act" aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}
+					>Drop the plan</button
 				>
 			</div>
 		{:else if usable.length}
@@ -232,13 +218,7 @@
 								hint="{b.inHand} at the last count. What is missing counts as lost."
 							/>
 							{#if b.unrooted > 0}
-								<Stepper
-									label="Of these rooted"
-									name="rooted"
-									bind:value={rooted}
-									max={b.inHand}
-									hint={data.way.signs}
-								/>
+								<Stepper label="Of these rooted" name="rooted" bind:value={rooted} max={b.inHand} hint={data.way.signs} />
 							{/if}
 							<SelectField
 								label="Sign seen"
@@ -251,13 +231,7 @@
 							<Field label="Into" name="container" value={data.potIn} maxlength={80} />
 							<SelectField label="Where they stand now" name="place_id" items={places} />
 						{:else if verb === 'wintered'}
-							<Stepper
-								label="Came through alive"
-								name="alive"
-								bind:value={alive}
-								max={b.inHand}
-								hint="{b.inHand} went in."
-							/>
+							<Stepper label="Came through alive" name="alive" bind:value={alive} max={b.inHand} hint="{b.inHand} went in." />
 						{:else if verb === 'planted'}
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
 							<SelectField label="Where" name="place_id" value={data.want?.placeId ?? ''} items={places} />
@@ -269,13 +243,7 @@
 								items={data.places.map((p) => ({ value: p.id, name: p.name }))}
 							/>
 						{:else if verb === 'lost'}
-							<Stepper
-								label="How many"
-								name="count"
-								bind:value={count}
-								min={1}
-								max={Math.max(b.inHand, standing)}
-							/>
+							<Stepper label="How many" name="count" bind:value={count} min={1} max={Math.max(b.inHand, standing)} />
 							{#if standing > 0}<SelectField
 									label="From"
 									name="from"
@@ -302,10 +270,7 @@
 								label="Where they stand"
 								name="place_id"
 								value={b.placeId ?? ''}
-								items={[
-									{ value: '', name: 'No place yet' },
-									...data.places.map((p) => ({ value: p.id, name: p.name }))
-								]}
+								items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 							/>
 						{:else if verb === 'split'}
 							<Stepper
@@ -332,9 +297,7 @@
 					<li class="flex items-start justify-between gap-4 py-2">
 						<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
 							<p class="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
-								<span class="text-faded">{sayDate(e.on)}</span><span
-									>{e.line.replace(`${b.code} ${b.kindName}: `, '')}</span
-								>
+								<span class="text-faded">{sayDate(e.on)}</span><span>{e.line.replace(`${b.code} ${b.kindName}: `, '')}</span>
 							</p>
 							{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
 						</div>

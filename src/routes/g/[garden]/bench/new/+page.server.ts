@@ -49,9 +49,7 @@ export const actions: Actions = {
 		const garden = await gardenOr404(params.garden);
 		const f = new Fields(await request.formData());
 		const frame = frameOf(f, garden);
-		const stock = await guarded(async () =>
-			(await state.stocks(database(), garden.id)).find((s) => s.id === f.text('stock_id'))
-		);
+		const stock = await guarded(async () => (await state.stocks(database(), garden.id)).find((s) => s.id === f.text('stock_id')));
 		const answer = await recordForm(
 			garden,
 			locals.actor,

@@ -29,9 +29,7 @@
 					placeholder="Choose a stock plant"
 					items={data.stocks.map((s) => ({ value: s.id, name: s.name }))}
 				/>
-				{#if stock?.sentence}<p
-						class="border-l-4 {stock.refused ? 'border-madder text-madder' : 'border-catkin'} px-3"
-					>
+				{#if stock?.sentence}<p class="border-l-4 {stock.refused ? 'border-madder text-madder' : 'border-catkin'} px-3">
 						{stock.sentence}
 					</p>{/if}
 				{#if stock && way}

@@ -21,9 +21,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const kind = (await kindsOf(garden.id)).get(params.kind)!;
 		const record = await recordOf(garden.id, [kind.id]);
 		const own = new Map(
-			(await state.figures(database(), garden.id))
-				.filter((f) => f.kind_id === kind.id)
-				.map((f) => [f.path, f.value])
+			(await state.figures(database(), garden.id)).filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value])
 		);
 		const ways = kind.ways.map((w) => {
 			const way = handbook().ways.get(w.way)!;
@@ -45,7 +43,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 					sd: Math.round((o.opensSd + o.closesSd) / 2)
 				})),
 				stages: w.stages.map((s) => {
-					const counted = seen.reduce((n, t) => n + (t[s.to] ? t[s.to]!.passed + t[s.to]!.failed : 0), 0);
+					const counted = seen[s.to] ? Math.round(seen[s.to]!.passed + seen[s.to]!.failed) : 0;
 					return {
 						...s,
 						container: handbook().containers.get(s.holds)?.name ?? s.holds,
@@ -69,8 +67,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 
 /** A figure is one subject for ever, whoever sets it first. */
 const FIGURES = '6f0a7a52-6d0a-4b1e-9f6e-0d1c5b8f2a11';
-const subjectFor = (gardenId: string, kindId: string, path: string) =>
-	uuidv5(`${gardenId}/${kindId}/${path}`, FIGURES);
+const subjectFor = (gardenId: string, kindId: string, path: string) => uuidv5(`${gardenId}/${kindId}/${path}`, FIGURES);
 
 export const actions: Actions = {
 	set: async ({ params, request, locals }) => {

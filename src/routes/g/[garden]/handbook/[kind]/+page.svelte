@@ -1,13 +1,6 @@
 <script lang="ts">
 	import { isoOf, sayDate } from '$lib/core/dates.js';
-	import {
-		sayLength,
-		sayLengthRange,
-		sayTemperature,
-		inchesFromCm,
-		toFahrenheit,
-		zoneOf
-	} from '$lib/core/units/index.js';
+	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
@@ -53,9 +46,8 @@
 		<p class="text-faded">{k.stands_for}</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
-		<a class="act act-main" href="{base}/wants/new?kind={k.id}">I want some</a><a
-			class="act"
-			href="{base}/stock/new?kind={k.id}">I have one</a
+		<a class="act act-main" href="{base}/wants/new?kind={k.id}">I want some</a><a class="act" href="{base}/stock/new?kind={k.id}"
+			>I have one</a
 		>
 	</p>
 </div>
@@ -115,19 +107,15 @@
 				<h2>{w.name}</h2>
 				<p class="note">{w.window}</p>
 				{#if w.open[0]}<p class="mt-1">
-						{#if w.open[0].from <= data.day}Open until <strong>{sayDate(isoOf(w.open[0].to))}</strong
-							>{:else}Opens <strong>{sayDate(isoOf(w.open[0].from))}</strong>, shuts {sayDate(
-								isoOf(w.open[0].to)
-							)}{/if}{#if w.open[0].sd}<span class="note">, give or take {w.open[0].sd} days</span>{/if}.
+						{#if w.open[0].from <= data.day}Open until <strong>{sayDate(isoOf(w.open[0].to))}</strong>{:else}Opens <strong
+								>{sayDate(isoOf(w.open[0].from))}</strong
+							>, shuts {sayDate(isoOf(w.open[0].to))}{/if}{#if w.open[0].sd}<span class="note"
+								>, give or take {w.open[0].sd} days</span
+							>{/if}.
 					</p>{/if}
 			</div>
 			<div>
-				<MonthRow from={data.from} /><YearBar
-					from={data.from}
-					day={data.day}
-					open={w.open}
-					label="Window of {w.name}"
-				/>
+				<MonthRow from={data.from} /><YearBar from={data.from} day={data.day} open={w.open} label="Window of {w.name}" />
 			</div>
 		</div>
 		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr]">
@@ -142,9 +130,7 @@
 				</p>
 				<p class="mt-1">
 					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {w.profile.gives.n}
-					{w.pieces[1]}{w.profile.gives.uses_up
-						? ' and is used up'
-						: `, again after ${w.profile.gives.recover_days} days`}.
+					{w.pieces[1]}{w.profile.gives.uses_up ? ' and is used up' : `, again after ${w.profile.gives.recover_days} days`}.
 				</p>
 				{#each w.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
 				<ol class="mt-2 list-decimal space-y-1 pl-5">
@@ -162,8 +148,7 @@
 				<table class="w-full">
 					<thead
 						><tr class="border-b border-ink"
-							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 10 pass</th><th
-								class="pr-3">Here</th
+							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 10 pass</th><th class="pr-3">Here</th
 							><th class="hidden pr-3 sm:table-cell">In</th><th class="hidden sm:table-cell">Source</th></tr
 						></thead
 					>
@@ -171,15 +156,12 @@
 						{#each w.stages as s (s.to)}
 							<tr class="border-b border-rule align-top">
 								<td class="py-1.5 pr-3 font-semibold"
-									>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden"
-										>{s.container}. {data.sources[s.src]}.</span
+									>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden">{s.container}. {data.sources[s.src]}.</span
 									></td
 								>
-								<td class="pr-3 whitespace-nowrap"
-									>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td
-								>
+								<td class="pr-3 whitespace-nowrap">{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td>
 								<td class="pr-3">{(s.chance * 10).toFixed(1)}</td>
-								<td class="pr-3">{s.counted ? `${(s.own * 10).toFixed(1)}, ${s.counted} counted` : '–'}</td>
+								<td class="pr-3">{s.counted ? `${(s.own * 10).toFixed(1)}, worth ${s.counted}` : '–'}</td>
 								<td class="hidden pr-3 sm:table-cell">{s.container}</td>
 								<td class="note hidden sm:table-cell">{data.sources[s.src]}</td>
 							</tr>
@@ -202,13 +184,8 @@
 						>{wayName(f.way)}{f.label}: <strong>{shown(f.own!, f.unit)} {unitOf(f.unit)}</strong>
 						<span class="note">(handbook: {shown(f.value, f.unit)})</span></span
 					>
-					<EntryForm
-						action="?/clear"
-						submit="Handbook’s again"
-						today={data.garden.today}
-						dated={false}
-						noted={false}
-						quiet><input type="hidden" name="path" value={f.path} /></EntryForm
+					<EntryForm action="?/clear" submit="Handbook’s again" today={data.garden.today} dated={false} noted={false} quiet
+						><input type="hidden" name="path" value={f.path} /></EntryForm
 					>
 				</li>
 			{/each}

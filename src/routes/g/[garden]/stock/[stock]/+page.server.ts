@@ -11,8 +11,7 @@ import * as state from '$lib/server/store/state.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
-	if (!z.uuid().safeParse(params.stock).success)
-		error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
+	if (!z.uuid().safeParse(params.stock).success) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
 	const { day } = viewedDay(garden, url.searchParams.get('day'));
 	return guarded(async () => {
 		const [stock] = await stockViews(garden, day, params.stock);

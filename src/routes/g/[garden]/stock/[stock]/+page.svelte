@@ -35,9 +35,7 @@
 					<div>
 						<p class="font-semibold">{g.wayName}</p>
 						<p class="note">
-							{#if g.open}Window open until {sayDate(g.closesOn!)}.{:else if g.opensOn}Window opens {sayDate(
-									g.opensOn
-								)}.{/if}
+							{#if g.open}Window open until {sayDate(g.closesOn!)}.{:else if g.opensOn}Window opens {sayDate(g.opensOn)}.{/if}
 							{#if g.fullAgainOn}{g.full} again on {sayDate(g.fullAgainOn)}.{/if}
 						</p>
 					</div>
@@ -76,8 +74,8 @@
 			<h2 class="border-b border-ink pb-1">May it be multiplied?</h2>
 			<p class="mt-2 font-semibold {s.may.may === 'no' ? 'text-madder' : ''}">{s.may.sentence}</p>
 			<p class="note mt-1">
-				A variety under a live plant patent or breeder’s right may not be multiplied without leave. The label
-				and the office that granted it decide, not this app.
+				A variety under a live plant patent or breeder’s right may not be multiplied without leave. The label and the office that
+				granted it decide, not this app.
 			</p>
 			<form method="GET" class="mt-3 flex items-end gap-2">
 				<div class="flex-1">
@@ -131,9 +129,7 @@
 				</EntryForm>
 			</details>
 			<details>
-				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-					>It is gone</summary
-				>
+				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">It is gone</summary>
 				<EntryForm action="?/gone" submit="Log as gone" today={data.garden.today} noted={false} quiet
 					><Field label="Why" name="why" /></EntryForm
 				>

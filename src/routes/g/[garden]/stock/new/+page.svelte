@@ -21,9 +21,7 @@
 <svelte:head><title>A stock plant · {data.garden.name}</title></svelte:head>
 <div class="max-w-xl">
 	<h1>A plant that can give material</h1>
-	<p class="mt-1 text-faded">
-		Take only from healthy plants: look under the leaves and at the root ball first.
-	</p>
+	<p class="mt-1 text-faded">Take only from healthy plants: look under the leaves and at the root ball first.</p>
 	<div class="mt-6">
 		<EntryForm action="" submit="Add it" today={data.garden.today} dated={false}>
 			<SelectField
@@ -34,12 +32,7 @@
 				items={data.kinds.map((k) => ({ value: k.id, name: `${k.name} (${k.species})` }))}
 			/>
 			{#key kindId}
-				<StockFields
-					units={data.garden.units}
-					places={data.places}
-					measure={kind?.measure ?? 'height'}
-					at={blank}
-				/>
+				<StockFields units={data.garden.units} places={data.places} measure={kind?.measure ?? 'height'} at={blank} />
 			{/key}
 			{#if kind}<p class="note">{kind.protection.say}</p>{/if}
 		</EntryForm>

@@ -13,8 +13,7 @@ import { sayRule } from '$lib/core/season/windows.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
-	if (!z.uuid().safeParse(params.want).success)
-		error(404, { message: 'There is no such want.', code: 'want.unknown' });
+	if (!z.uuid().safeParse(params.want).success) error(404, { message: 'There is no such want.', code: 'want.unknown' });
 	return guarded(async () => {
 		const [want] = await wantViews(garden, params.want);
 		if (!want) error(404, { message: 'There is no such want.', code: 'want.unknown' });

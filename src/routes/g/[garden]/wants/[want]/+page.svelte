@@ -9,15 +9,7 @@
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import {
-		HINGE_WORDS,
-		money,
-		PLACE_WORDS,
-		plural,
-		PURPOSE_WORDS,
-		sayRange,
-		STAGE_WORDS
-	} from '$lib/ui/say.js';
+	import { HINGE_WORDS, money, PLACE_WORDS, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -30,13 +22,8 @@
 		if (!tooLate || !p?.plan) return null;
 		const most = [...p.plan.ways]
 			.filter((w) => w.fallback)
-			.sort(
-				(a, b) =>
-					b.fallback!.probability - a.fallback!.probability || b.fallback!.usually - a.fallback!.usually
-			)[0];
-		const soonest = [...p.plan.ways]
-			.filter((w) => w.earliest)
-			.sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
+			.sort((a, b) => b.fallback!.probability - a.fallback!.probability || b.fallback!.usually - a.fallback!.usually)[0];
+		const soonest = [...p.plan.ways].filter((w) => w.earliest).sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
 		return { most, soonest };
 	});
 	const iso = (day: number) => isoOf(day);
@@ -83,14 +70,15 @@
 	<div>
 		<h1>{want.target} {want.kindName}{want.label ? `, ${want.label}` : ''}</h1>
 		<p class="text-faded">
-			{PURPOSE_WORDS[want.purpose]}{data.placeName ? ` · ${data.placeName}` : ''} · by {sayDate(want.due)} · as
-			sure as {Math.round(want.confidence * 100)} times in 100
+			{PURPOSE_WORDS[want.purpose]}{data.placeName ? ` · ${data.placeName}` : ''} · by {sayDate(want.due)} · as sure as {Math.round(
+				want.confidence * 100
+			)} times in 100
 		</p>
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
-				As things stand you get {want.target} or more <strong>{sayOdds(want.odds)}</strong>; usually {want
-					.quantiles.p50}, and 9 times in 10 between {want.quantiles.p05} and {want.quantiles.p95}.
+				As things stand you get {want.target} or more <strong>{sayOdds(want.odds)}</strong>; usually {want.quantiles.p50}, and 9
+				times in 10 between {want.quantiles.p05} and {want.quantiles.p95}.
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
 			</p>
 			{#if want.ready}<p class="note mt-1">
@@ -146,26 +134,19 @@
 				<button
 					class="act"
 					onclick={() =>
-						goto(
-							`?stock=${(document.querySelector('select[name=stock]') as HTMLSelectElement | null)?.value ?? ''}`,
-							{ noScroll: true }
-						)}>Plan from it</button
+						goto(`?stock=${(document.querySelector('select[name=stock]') as HTMLSelectElement | null)?.value ?? ''}`, {
+							noScroll: true
+						})}>Plan from it</button
 				>
 			{/if}
 		</div>
 
 		{#if p.why}
-			<div
-				class="mt-4 border-l-4 {p.why.startsWith('As things')
-					? 'border-leaf'
-					: 'border-madder'} bg-pane px-4 py-3"
-			>
+			<div class="mt-4 border-l-4 {p.why.startsWith('As things') ? 'border-leaf' : 'border-madder'} bg-pane px-4 py-3">
 				<p class="text-lg">{p.why}</p>
 				{#if p.choices.length === 0}
 					<p class="mt-3">
-						<a class="act act-main" href="{base}/stock/new?kind={data.kind.id}"
-							>Add stock of {data.kind.common}</a
-						>
+						<a class="act act-main" href="{base}/stock/new?kind={data.kind.id}">Add stock of {data.kind.common}</a>
 					</p>
 				{:else if p.stockId && p.choices.find((c) => c.id === p.stockId)?.refused}
 					<p class="mt-3">
@@ -180,10 +161,8 @@
 		{#if p.keep}
 			<p class="mt-3 max-w-prose">
 				{#if p.keep.shelter}
-					{p.keep.toMove ? 'Brought into' : 'In'} the {PLACE_WORDS[
-						p.keep.shelter.in as keyof typeof PLACE_WORDS
-					] ?? p.keep.shelter.in}, the parent comes through <strong>{sayOdds(p.keep.parentAlone)}</strong>. {p
-						.keep.shelter.say}
+					{p.keep.toMove ? 'Brought into' : 'In'} the {PLACE_WORDS[p.keep.shelter.in as keyof typeof PLACE_WORDS] ??
+						p.keep.shelter.in}, the parent comes through <strong>{sayOdds(p.keep.parentAlone)}</strong>. {p.keep.shelter.say}
 				{:else}
 					None of your places shelters the parent, so all rests on cuttings. {data.kind.winterSays}
 				{/if}
@@ -207,13 +186,13 @@
 					{/if}
 					{#if instead.soonest?.earliest}
 						<li>
-							As sure as you ask by {sayDate(iso(instead.soonest.earliest.ready))}: {instead.soonest.name}, {instead
-								.soonest.earliest.strike} struck on {sayDate(iso(instead.soonest.earliest.on))}.
+							As sure as you ask by {sayDate(iso(instead.soonest.earliest.ready))}: {instead.soonest.name}, {instead.soonest
+								.earliest.strike} struck on {sayDate(iso(instead.soonest.earliest.on))}.
 						</li>
 					{/if}
 					<li>
-						Bought, {p.target} would cost about {money(p.buying, currency)} (price per plant is a guess; set yours
-						in the <a href="{base}/handbook/{data.kind.id}">handbook</a>).
+						Bought, {p.target} would cost about {money(p.buying, currency)} (price per plant is a guess; set yours in the
+						<a href="{base}/handbook/{data.kind.id}">handbook</a>).
 					</li>
 				</ul>
 			</div>
@@ -233,23 +212,18 @@
 									</p>
 									<p class="font-semibold">
 										{w.best.flushes
-											.map(
-												(x) => `${w.best!.flushes.length > 1 ? `${x.pieces} on ` : ''}${sayDate(iso(x.on))}`
-											)
+											.map((x) => `${w.best!.flushes.length > 1 ? `${x.pieces} on ` : ''}${sayDate(iso(x.on))}`)
 											.join(', ')}
 									</p>
 								</div>
 								<div>
 									<p class="max-w-prose text-lg">
 										Take {w.best.strike}; <strong>{sayOdds(w.best.probability)}</strong> that leaves you {p.target}
-										or more by {sayDate(want.due)}. Usually {w.best.quantiles.p50}, 9 times in 10 between {w
-											.best.quantiles.p05} and {w.best.quantiles.p95}.
+										or more by {sayDate(want.due)}. Usually {w.best.quantiles.p50}, 9 times in 10 between {w.best.quantiles.p05} and
+										{w.best.quantiles.p95}.
 									</p>
 									<p class="mt-1">
-										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(
-											iso(w.best.ready.quick),
-											iso(w.best.ready.slow)
-										)}).
+										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(iso(w.best.ready.quick), iso(w.best.ready.slow))}).
 										{#if w.best.inTime < 1}In time {sayOdds(w.best.inTime)}.{/if}
 										{#if w.lastSafe !== null}Last safe day {sayDate(iso(w.lastSafe))}.{/if}
 										{#if !w.best.inBest}Outside the best weeks of its window, but in it.{/if}
@@ -288,22 +262,18 @@
 											<table class="mt-2 w-full">
 												<thead
 													><tr class="border-b border-ink"
-														><th class="py-1 pr-3">Until</th><th class="pr-3">Pieces</th><th class="pr-3"
-															>In</th
-														><th class="hidden pr-3 sm:table-cell">Room</th><th
-															class="hidden pr-3 sm:table-cell">Mix</th
-														><th>About</th></tr
+														><th class="py-1 pr-3">Until</th><th class="pr-3">Pieces</th><th class="pr-3">In</th><th
+															class="hidden pr-3 sm:table-cell">Room</th
+														><th class="hidden pr-3 sm:table-cell">Mix</th><th>About</th></tr
 													></thead
 												>
 												<tbody class="ruled">
 													{#each w.best.effort.stages as s, i (i)}
 														<tr class="border-b border-rule"
-															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3"
-																>{Math.round(s.entering)}</td
-															><td class="pr-3">{s.containers} × {s.container}</td><td
-																class="hidden pr-3 sm:table-cell">{(s.areaCm2 / 10_000).toFixed(2)} m²</td
-															><td class="hidden pr-3 sm:table-cell"
-																>{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
+															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3">{Math.round(s.entering)}</td><td
+																class="pr-3">{s.containers} × {s.container}</td
+															><td class="hidden pr-3 sm:table-cell">{(s.areaCm2 / 10_000).toFixed(2)} m²</td><td
+																class="hidden pr-3 sm:table-cell">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
 															><td>{sayDate(iso(s.until))}</td></tr
 														>
 													{/each}
@@ -332,8 +302,7 @@
 										<button
 											class="act self-start"
 											aria-expanded={shownCurve === w.wayId}
-											onclick={() => (shownCurve = shownCurve === w.wayId ? null : w.wayId)}
-											>Other days</button
+											onclick={() => (shownCurve = shownCurve === w.wayId ? null : w.wayId)}>Other days</button
 										>
 									</div>
 									{#if shownCurve === w.wayId}
@@ -384,18 +353,9 @@
 		<p class="border-l-4 border-madder px-3"><strong>{h.what}:</strong> {h.say}</p>
 	{/each}
 	<details class="mt-8 border-t border-rule pt-2">
-		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-			>Not wanted any more</summary
-		>
+		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Not wanted any more</summary>
 		<div class="max-w-md">
-			<EntryForm
-				action="?/drop"
-				submit="Drop this want"
-				today={data.garden.today}
-				dated={false}
-				noted={false}
-				quiet
-			>
+			<EntryForm action="?/drop" submit="Drop this want" today={data.garden.today} dated={false} noted={false} quiet>
 				<Field label="Why" name="why" />
 			</EntryForm>
 		</div>

@@ -14,14 +14,7 @@ import { nextTurning } from '$lib/core/season/anchors.js';
 
 /** When "through the winter" is over: two weeks after the last frost, as plants go out again by degrees. */
 const afterWinter = (garden: Garden): string =>
-	isoOf(
-		nextTurning(
-			'last_frost',
-			14,
-			nextTurning('shortest_day', 0, dayNumber(garden.today), garden.climate),
-			garden.climate
-		)
-	);
+	isoOf(nextTurning('last_frost', 14, nextTurning('shortest_day', 0, dayNumber(garden.today), garden.climate), garden.climate));
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
@@ -71,12 +64,7 @@ function targetOf(
 	if (purpose === 'bed') {
 		const areaTyped = f.number('area');
 		const shape = {
-			areaM2:
-				areaTyped === null
-					? undefined
-					: garden.units.length === 'metric'
-						? areaTyped
-						: areaTyped * 0.09290304,
+			areaM2: areaTyped === null ? undefined : garden.units.length === 'metric' ? areaTyped : areaTyped * 0.09290304,
 			widthM: f.metres('width', garden.units) ?? undefined,
 			lengthM: f.metres('length', garden.units) ?? undefined,
 			slopeDeg: f.number('slope') ?? 0,
@@ -86,10 +74,7 @@ function targetOf(
 		};
 		const bed = bedCount(shape);
 		if (!bed.ok) return bed;
-		const kept = Object.fromEntries(Object.entries(shape).filter(([, v]) => v !== undefined)) as Record<
-			string,
-			number | string
-		>;
+		const kept = Object.fromEntries(Object.entries(shape).filter(([, v]) => v !== undefined)) as Record<string, number | string>;
 		return ok({ count: bed.value.count, shape: kept });
 	}
 	return ok({ count: f.number('target') ?? Number.NaN, shape: null });

@@ -29,9 +29,7 @@
 	const shortUnit = $derived(us ? 'in' : 'cm');
 	const longUnit = $derived(us ? 'ft' : 'm');
 	const num = (text: string | number) => Number(String(text).replace(',', '.') || Number.NaN);
-	const spacingCm = $derived(
-		spacing === '' ? (kind?.spacingCm ?? Number.NaN) : us ? cmFromInches(num(spacing)) : num(spacing)
-	);
+	const spacingCm = $derived(spacing === '' ? (kind?.spacingCm ?? Number.NaN) : us ? cmFromInches(num(spacing)) : num(spacing));
 	const metres = (text: string) => (text === '' ? undefined : us ? metresFromFeet(num(text)) : num(text));
 	const reckoned = $derived.by(() => {
 		if (purpose === 'hedge') {
@@ -54,9 +52,7 @@
 				pattern: pattern === 'square' ? 'square' : 'triangular',
 				spares
 			});
-			return r.ok
-				? { count: r.value.count, say: ` on ${sayArea(r.value.areaM2, data.garden.units)} of ground` }
-				: null;
+			return r.ok ? { count: r.value.count, say: ` on ${sayArea(r.value.areaM2, data.garden.units)} of ground` } : null;
 		}
 		return null;
 	});
@@ -119,14 +115,7 @@
 				</div>
 			{:else if purpose === 'bed'}
 				<div class="grid gap-4 sm:grid-cols-2">
-					<Field
-						label="Area"
-						name="area"
-						bind:value={area}
-						unit={us ? 'sq ft' : 'm²'}
-						numeric
-						hint="Or width and length below"
-					/>
+					<Field label="Area" name="area" bind:value={area} unit={us ? 'sq ft' : 'm²'} numeric hint="Or width and length below" />
 					<Field
 						label="Spacing"
 						name="spacing"
@@ -172,12 +161,7 @@
 					<span class="figure">{reckoned.count}</span> <span class="unit">plants{reckoned.say}</span>
 				</p>
 			{/if}
-			<Field
-				label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'}
-				name="due"
-				type="date"
-				bind:value={due}
-			/>
+			<Field label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" type="date" bind:value={due} />
 			<div>
 				<Stepper
 					label="How sure"
@@ -194,10 +178,7 @@
 				label="Where"
 				name="place_id"
 				placeholder="No place yet"
-				items={[
-					{ value: '', name: 'No place yet' },
-					...data.places.map((p) => ({ value: p.id, name: p.name }))
-				]}
+				items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 			/>
 			<Field label="In your words" name="label" placeholder="for the path edge" maxlength={120} />
 		</EntryForm>

@@ -13,9 +13,7 @@ import { botanicalName } from '$lib/core/handbook/schema.js';
 export const load: PageServerLoad = async ({ params }) => {
 	const garden = await gardenOr404(params.garden);
 	return guarded(async () => {
-		const row = z.uuid().safeParse(params.batch).success
-			? await state.batchById(database(), garden.id, params.batch)
-			: null;
+		const row = z.uuid().safeParse(params.batch).success ? await state.batchById(database(), garden.id, params.batch) : null;
 		if (!row) error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
 		const [view] = await batchViews(garden, dayNumber(garden.today), [row]);
 		const kind = (await kindsOf(garden.id)).get(row.kindId)!;

@@ -12,8 +12,7 @@
 	<div>
 		<h1>Labels for {l.code}</h1>
 		<p class="text-faded">
-			100 × 25 mm, in rows on the sheet of your printer. No printer? Pencil the code on a stick: it is enough
-			to find the batch.
+			100 × 25 mm, in rows on the sheet of your printer. No printer? Pencil the code on a stick: it is enough to find the batch.
 		</p>
 	</div>
 	<div class="flex items-end gap-3">
