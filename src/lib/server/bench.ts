@@ -52,16 +52,18 @@ export function expectedOn(
 export async function batchViews(garden: Garden, day: DayNumber, batches: readonly Batch[]): Promise<BatchView[]> {
 	const db = database();
 	const [kinds, places] = await Promise.all([kindsOf(garden.id), state.places(db, garden.id)]);
+	// Ended batches have nothing ahead of them that the record could tell.
+	const living = batches.filter((b) => b.status === 'planned' || b.status === 'growing');
 	const record = await recordOf(
 		garden.id,
-		batches.map((b) => b.kindId)
+		living.map((b) => b.kindId)
 	);
 	const now = dayNumber(garden.today);
 	return batches.map((b): BatchView => {
 		const kind = kinds.get(b.kindId);
 		const profile = wayIn(kind, b.wayId);
 		const way = profile ? handbook().ways.get(profile.way) : undefined;
-		const f = b.status === 'dropped' ? null : forecastBatch(b, kinds, record, garden, null);
+		const f = b.status === 'dropped' || b.status === 'done' ? null : forecastBatch(b, kinds, record, garden, null);
 		const q = f ? quantilesOf(f.pmf) : null;
 		const tasks = kind && profile ? batchTasks(b, kind, profile, day, day + 500, garden.climate) : [];
 		tasks.sort((a, c) => a.from - c.from);
