@@ -84,7 +84,10 @@ for (const shot of SHOTS) {
 	if (shot.follow) {
 		await page.locator('main a', { hasText: shot.follow }).first().click();
 		await page.waitForLoadState('networkidle');
+		await page.locator('main h1').waitFor();
 	}
+	// Fonts and the strip settle.
+	await page.waitForTimeout(400);
 	if (shot.press) {
 		await page.getByRole('button', { name: shot.press, exact: true }).first().click();
 		await page.waitForTimeout(1200);

@@ -118,3 +118,41 @@ test('protected stock is not planned from, until leave is recorded', async ({ ap
 	await page.getByRole('button', { name: 'Record it' }).click();
 	await expect(page.getByText('Recorded here: a licence (Letter 12/26).')).toBeVisible();
 });
+
+test('one tap on the round says that all is well, and the ledger takes it back', async ({ app, page }) => {
+	await page.goto(`${app.demo}/round`);
+	const stop = page.locator('main li').filter({ has: page.getByRole('button', { name: 'All well' }) });
+	await stop.getByRole('button', { name: 'All well' }).first().click();
+	const said = page.getByRole('status').filter({ hasText: /: all \d+ well\./ });
+	await expect(said).toBeVisible();
+	const code = /([2-9A-Z]{3}-[2-9A-Z])/.exec((await said.textContent())!)![1]!;
+	await page.goto(`${app.demo}/ledger?q=${code.replace('-', '+')}&kind=batch.checked`);
+	const row = page
+		.getByRole('row')
+		.filter({ hasText: `${code} ` })
+		.first();
+	await expect(row).toContainText('firm');
+	await row.getByRole('button', { name: /Undo/ }).click();
+	await expect(row).toContainText('undone');
+});
+
+test('a place is added, changed and closed; one in use stays', async ({ app, page }) => {
+	await page.goto(`${app.demo}/settings`);
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('button', { name: 'Add a place' }).click();
+	await page.getByLabel('Name', { exact: true }).fill('Porch');
+	await page.getByLabel('Lowest it gets').fill('9');
+	await page.getByLabel('Highest', { exact: true }).fill('4');
+	await page.getByRole('button', { name: 'Save the place' }).click();
+	await expect(page.getByRole('alert')).toContainText('lowest temperature is above the highest');
+	await page.getByLabel('Highest', { exact: true }).fill('20');
+	await page.getByRole('button', { name: 'Save the place' }).click();
+	await expect(page.getByText('12. Porch')).toBeVisible();
+	const frame = page.getByRole('listitem').filter({ hasText: 'Cold frame' });
+	await frame.getByRole('button', { name: 'Change' }).click();
+	await page.getByRole('button', { name: 'Close this place' }).click();
+	await expect(page.getByRole('alert')).toContainText('move first');
+	await page.getByRole('listitem').filter({ hasText: 'Porch' }).getByRole('button', { name: 'Change' }).click();
+	await page.getByRole('button', { name: 'Close this place' }).click();
+	await expect(page.getByText('12. Porch')).toBeHidden();
+});
