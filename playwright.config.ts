@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './bin/demoApp.js';
 
 /** The real interface in Debian's Chromium. Each spec starts an app of its own (e2e/app.ts). */
 export default defineConfig({
@@ -9,23 +10,12 @@ export default defineConfig({
 	workers: 1,
 	fullyParallel: false,
 	retries: 0,
-	reporter: process.env.CI ? [['list']] : [['list']],
+	reporter: 'list',
 	use: {
 		// Dates and numbers are typed as the browser's locale has them.
 		locale: 'en-GB',
 		timezoneId: 'UTC',
 		trace: 'off',
-		launchOptions: {
-			executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-			args: [
-				'--no-sandbox',
-				'--disable-gpu',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync'
-			]
-		}
+		launchOptions: CHROMIUM
 	}
 });

@@ -1,15 +1,14 @@
 /** Measures what docs/bench.md reports, and writes it there. Ratios are taken within one run. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 import { readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import pg from 'pg';
 import { Bench } from 'tinybench';
 import { buildIfStale } from './build.js';
-import { throwAwayCluster } from './cluster.js';
-import { endChild, freePort, ROOT, say, startApp } from './lib.js';
+import { CHROMIUM, openDemoApp } from './demoApp.js';
+import { freePort, ROOT, say } from './lib.js';
 import { simulate } from '../bench/simulate.js';
 import { betaOf } from '../src/lib/core/odds/beta.js';
 import { outcome } from '../src/lib/core/odds/chain.js';
@@ -63,26 +62,7 @@ tell(
 
 // ── the app with a ledger of 100,000 entries
 buildIfStale();
-const cluster = await throwAwayCluster();
-const client = new pg.Client({ connectionString: cluster.url('postgres') });
-await client.connect();
-await client.query('CREATE DATABASE bench');
-await client.end();
-const env = {
-	...process.env,
-	DATABASE_URL: cluster.url('bench'),
-	SURCULUS_TODAY: '2026-09-05',
-	SURCULUS_HOME: ROOT,
-	LOG_LEVEL: 'silent'
-};
-const ready = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
-	cwd: ROOT,
-	env,
-	encoding: 'utf8'
-});
-if (ready.status !== 0) throw new Error(ready.stderr);
-const port = await freePort();
-const app = await startApp(port, '127.0.0.1', env, 'ignore');
+const app = await openDemoApp();
 const PAGES = ['round', 'wants', 'stock', 'bench', 'ledger', 'ledger?q=lavender+rooted', 'ledger?kind=batch.planted', 'handbook'];
 async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
 	const times = new Map<string, { p50: number; p95: number }>();
@@ -90,7 +70,7 @@ async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
 		const taken: number[] = [];
 		for (let i = 0; i < 35; i++) {
 			const start = performance.now();
-			await (await fetch(`http://127.0.0.1:${port}/g/three-alders/${path}`)).text();
+			await (await fetch(`${app.url}/g/three-alders/${path}`)).text();
 			if (i >= 5) taken.push(performance.now() - start);
 		}
 		taken.sort((a, b) => a - b);
@@ -99,7 +79,7 @@ async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
 	return times;
 }
 const small = await timePages();
-const filled = await fillLedger(cluster.url('bench'), 100_000);
+const filled = await fillLedger(app.databaseUrl, 100_000);
 const large = await timePages();
 tell();
 tell(`## Pages at ${filled.entries.toLocaleString('en')} entries (${filled.batches.toLocaleString('en')} batches)`);
@@ -111,8 +91,7 @@ for (const path of PAGES) {
 	const s = small.get(path)!;
 	tell(`| ${path} | ${ms(l.p50)} | ${ms(l.p95)} | ${ms(s.p50)} | ${(l.p50 / s.p50).toFixed(1)} |`);
 }
-await endChild(app);
-cluster.remove();
+await app.close();
 
 // ── script of the first load
 const assets = join(ROOT, 'build', 'client', '_app', 'immutable');
@@ -141,19 +120,8 @@ writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 
 /** What Chromium fetches for a first visit, weighed as gzip sends it. */
 async function firstLoad(): Promise<{ script: number; style: number; files: number }> {
-	const own = await throwAwayCluster();
-	const c = new pg.Client({ connectionString: own.url('postgres') });
-	await c.connect();
-	await c.query('CREATE DATABASE first');
-	await c.end();
-	const e = { ...env, DATABASE_URL: own.url('first') };
-	spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], { cwd: ROOT, env: e });
-	const p = await freePort();
-	const child = await startApp(p, '127.0.0.1', e, 'ignore');
-	const browser = await chromium.launch({
-		executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-		args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
-	});
+	const own = await openDemoApp();
+	const browser = await chromium.launch(CHROMIUM);
 	const page = await browser.newPage();
 	const seen = { script: 0, style: 0, files: 0 };
 	const bodies: Promise<void>[] = [];
@@ -167,12 +135,11 @@ async function firstLoad(): Promise<{ script: number; style: number; files: numb
 			})
 		);
 	});
-	await page.goto(`http://127.0.0.1:${p}/g/three-alders/round`);
+	await page.goto(`${own.url}/g/three-alders/round`);
 	await page.waitForLoadState('networkidle');
 	await Promise.all(bodies);
 	await browser.close();
-	await endChild(child);
-	own.remove();
+	await own.close();
 	return seen;
 }
 

@@ -1,15 +1,11 @@
 /** Takes one picture of each main view from the sample garden, into docs/screenshots/. */
 import { chromium } from '@playwright/test';
-import { spawnSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import pg from 'pg';
 import { buildIfStale } from './build.js';
-import { throwAwayCluster } from './cluster.js';
-import { endChild, freePort, ROOT, say, startApp } from './lib.js';
+import { CHROMIUM, openDemoApp } from './demoApp.js';
+import { ROOT, say } from './lib.js';
 
-/** The day of the pictures: late summer, when most is going on. */
-const TODAY = '2026-09-05';
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -44,42 +40,12 @@ const SHOTS: Shot[] = [
 ];
 
 buildIfStale();
-const cluster = await throwAwayCluster();
-const client = new pg.Client({ connectionString: cluster.url('postgres') });
-await client.connect();
-await client.query('CREATE DATABASE pictures');
-await client.end();
-const env = {
-	...process.env,
-	DATABASE_URL: cluster.url('pictures'),
-	SURCULUS_TODAY: TODAY,
-	SURCULUS_HOME: ROOT,
-	LOG_LEVEL: 'silent'
-};
-const ready = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), '--demo'], {
-	cwd: ROOT,
-	env,
-	encoding: 'utf8'
-});
-if (ready.status !== 0) throw new Error(ready.stderr);
-const port = await freePort();
-const app = await startApp(port, '127.0.0.1', env, 'ignore');
-const browser = await chromium.launch({
-	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-	args: [
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-sync'
-	]
-});
+const app = await openDemoApp();
+const browser = await chromium.launch(CHROMIUM);
 mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
 for (const shot of SHOTS) {
 	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB' });
-	await page.goto(`http://127.0.0.1:${port}/g/three-alders/${shot.path}`);
+	await page.goto(`${app.url}/g/three-alders/${shot.path}`);
 	await page.waitForLoadState('networkidle');
 	if (shot.follow) {
 		await page.locator('main a', { hasText: shot.follow }).first().click();
@@ -100,5 +66,4 @@ for (const shot of SHOTS) {
 	await page.close();
 }
 await browser.close();
-await endChild(app);
-cluster.remove();
+await app.close();

@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.js';
 
-test.use({ appOptions: { demo: false, env: {}, host: '127.0.0.1' } });
+test.use({ appOptions: { demo: false, env: {} } });
 
 const SIZES = [
 	{ name: 'computer', width: 1280, height: 800 },

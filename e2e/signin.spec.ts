@@ -7,7 +7,7 @@ import { ROOT } from '../bin/lib.js';
 const PASSWORD = 'rake and riddle';
 const SURCULUS_PASSWORD_HASH = await hash(PASSWORD);
 
-test.use({ appOptions: { demo: true, env: { SURCULUS_PASSWORD_HASH }, host: '127.0.0.1' } });
+test.use({ appOptions: { demo: true, env: { SURCULUS_PASSWORD_HASH } } });
 
 test('nothing is shown before signing in, and wrong tries are slowed', async ({ app, page, request }) => {
 	await page.goto(`${app.demo}/wants`);

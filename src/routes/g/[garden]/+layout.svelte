@@ -1,7 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { v7 as uuidv7 } from 'uuid';
 	import type { Snippet } from 'svelte';
 	import Footprints from '@lucide/svelte/icons/footprints';
 	import Target from '@lucide/svelte/icons/target';
@@ -14,7 +12,8 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
-	import { tell, toast } from '$lib/ui/toast.svelte.js';
+	import { toast } from '$lib/ui/toast.svelte.js';
+	import { undoEntry } from '$lib/ui/undo.js';
 	import type { LayoutData } from './$types';
 
 	let { data, children }: { data: LayoutData; children: Snippet } = $props();
@@ -36,23 +35,8 @@
 		const entryId = toast.shown?.entryId;
 		if (!entryId) return;
 		undoing = true;
-		try {
-			const answer = await fetch(`${base}/undo`, {
-				method: 'POST',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ entryId, undoId: uuidv7() })
-			});
-			const body = (await answer.json()) as { error?: { sentence: string } };
-			tell({
-				entryId: null,
-				sentence: answer.ok ? 'Undone.' : (body.error?.sentence ?? 'That could not be undone.')
-			});
-			await invalidateAll();
-		} catch {
-			tell({ entryId, sentence: 'The app does not answer: try again in a moment.' });
-		} finally {
-			undoing = false;
-		}
+		await undoEntry(base, entryId);
+		undoing = false;
 	}
 	$effect(() => {
 		if (!toast.shown) return;

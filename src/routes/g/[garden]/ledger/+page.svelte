@@ -1,13 +1,12 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { v7 as uuidv7 } from 'uuid';
 	import { Table, TableBody, TableBodyCell, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { ENTRY_WORDS } from '$lib/core/ledger/entries.js';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
-	import { tell } from '$lib/ui/toast.svelte.js';
+	import { undoEntry } from '$lib/ui/undo.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -25,20 +24,6 @@
 		{ value: '', name: 'all that is logged' },
 		...Object.entries(ENTRY_WORDS).map(([value, name]) => ({ value, name }))
 	];
-
-	async function undo(entryId: string) {
-		const answer = await fetch(`${base}/undo`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ entryId, undoId: uuidv7() })
-		}).catch(() => null);
-		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
-		tell({
-			entryId: null,
-			sentence: answer?.ok ? 'Undone.' : (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
-		});
-		await invalidateAll();
-	}
 </script>
 
 <svelte:head><title>Ledger · {data.garden.name}</title></svelte:head>
@@ -102,7 +87,7 @@
 						{#if !e.undone}<button
 								class="min-h-11 px-2 font-normal text-leaf underline underline-offset-4"
 								aria-label="Undo: {e.line}"
-								onclick={() => undo(e.id)}>Undo</button
+								onclick={() => undoEntry(base, e.id)}>Undo</button
 							>{/if}
 					</TableBodyCell>
 				</TableBodyRow>

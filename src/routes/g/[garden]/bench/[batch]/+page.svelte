@@ -1,7 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
-	import { v7 as uuidv7 } from 'uuid';
 	import { sayDate, isoOf } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
@@ -13,7 +11,7 @@
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
 	import { plural, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
-	import { tell } from '$lib/ui/toast.svelte.js';
+	import { undoEntry } from '$lib/ui/undo.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -84,20 +82,6 @@
 		filled = { alive: b.inHand, rooted: rootedNow };
 		alive = filled.alive;
 		rooted = filled.rooted;
-	}
-
-	async function undo(entryId: string) {
-		const answer = await fetch(`${base}/undo`, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ entryId, undoId: uuidv7() })
-		}).catch(() => null);
-		const body = answer ? ((await answer.json()) as { error?: { sentence: string } }) : null;
-		tell({
-			entryId: null,
-			sentence: answer?.ok ? 'Undone.' : (body?.error?.sentence ?? 'The app does not answer: try again in a moment.')
-		});
-		await invalidateAll();
 	}
 </script>
 
@@ -303,7 +287,7 @@
 						</div>
 						{#if e.undone}<span class="note">undone</span>{:else}<button
 								class="min-h-11 px-2 text-leaf underline underline-offset-4"
-								onclick={() => undo(e.id)}>Undo</button
+								onclick={() => undoEntry(base, e.id)}>Undo</button
 							>{/if}
 					</li>
 				{/each}

@@ -1,0 +1,59 @@
+/** An app of its own over a throw-away database: for end-to-end tests, pictures and measurements. */
+import { spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { ensureDatabase, throwAwayCluster } from './cluster.js';
+import type { Cluster } from './cluster.js';
+import { endChild, freePort, ROOT, startApp } from './lib.js';
+
+/** A day in late summer: windows open, batches rooting, the first frost four weeks off. */
+export const DEMO_TODAY = '2026-09-05';
+
+/** How Debian's Chromium is started: without a sandbox for root, and asking nothing of the network. */
+export const CHROMIUM = {
+	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync'
+	]
+};
+
+export interface DemoApp {
+	url: string;
+	cluster: Cluster;
+	databaseUrl: string;
+	close(): Promise<void>;
+}
+
+export async function openDemoApp(options: { demo: boolean; env?: NodeJS.ProcessEnv } = { demo: true }): Promise<DemoApp> {
+	const cluster = await throwAwayCluster();
+	await ensureDatabase(cluster, 'app');
+	const databaseUrl = cluster.url('app');
+	const env = {
+		...process.env,
+		DATABASE_URL: databaseUrl,
+		SURCULUS_TODAY: DEMO_TODAY,
+		SURCULUS_HOME: ROOT,
+		LOG_LEVEL: 'silent',
+		...options.env
+	};
+	// In a process of its own: other loaders do not know the app's path names.
+	const args = ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), ...(options.demo ? ['--demo'] : [])];
+	const ready = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
+	if (ready.status !== 0) throw new Error(ready.stderr);
+	const port = await freePort();
+	const child = await startApp(port, '127.0.0.1', env, 'ignore');
+	return {
+		url: `http://127.0.0.1:${port}`,
+		cluster,
+		databaseUrl,
+		close: async () => {
+			await endChild(child);
+			cluster.remove();
+		}
+	};
+}
