@@ -121,6 +121,7 @@ test('protected stock is not planned from, until leave is recorded', async ({ ap
 
 test('one tap on the round says that all is well, and the ledger takes it back', async ({ app, page }) => {
 	await page.goto(`${app.demo}/round`);
+	await page.waitForLoadState('networkidle');
 	const stop = page.locator('main li').filter({ has: page.getByRole('button', { name: 'All well' }) });
 	await stop.getByRole('button', { name: 'All well' }).first().click();
 	const said = page.getByRole('status').filter({ hasText: /: all \d+ well\./ });

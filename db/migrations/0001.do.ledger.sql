@@ -26,7 +26,8 @@ CREATE TABLE entry (
 	-- One line for people, and what they search by: names, codes, places as they were called then.
 	line         text NOT NULL,
 	kind_id      text,
-	words        tsvector GENERATED ALWAYS AS (to_tsvector('simple', line || ' ' || note)) STORED,
+	-- Without hyphens: "337-8" would be read as the numbers 337 and minus 8.
+	words        tsvector GENERATED ALWAYS AS (to_tsvector('simple', translate(line || ' ' || note, '-', ' '))) STORED,
 	PRIMARY KEY (garden_id, id),
 	FOREIGN KEY (garden_id, reverses) REFERENCES entry (garden_id, id),
 	CHECK ((kind = 'entry.reversed') = (reverses IS NOT NULL))

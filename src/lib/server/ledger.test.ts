@@ -305,6 +305,28 @@ describe('searching', () => {
 		expect(found.every((e) => /gate/.test(e.line))).toBe(true);
 	});
 
+	it('finds every batch by its code, digits and all', async () => {
+		const ids = Array.from({ length: 12 }, () => uuidv7());
+		for (const id of ids) await ok(struck(id, null, 1));
+		const codes = (await state.batches(database(), gardenId)).map((b) => b.code);
+		expect(codes.some((c) => /\d$/.test(c))).toBe(true);
+		for (const text of codes) {
+			const found = await ledgerPage(database(), gardenId, {
+				text,
+				kind: null,
+				kindId: null,
+				from: null,
+				to: null,
+				after: null,
+				limit: 50
+			});
+			expect(
+				found.some((e) => e.line.includes(text)),
+				text
+			).toBe(true);
+		}
+	});
+
 	it('pages without gaps or repeats', async () => {
 		const filter = { text: '', kind: null, kindId: null, from: null, to: null, limit: 7 };
 		const seen: string[] = [];
