@@ -53,8 +53,16 @@ async function main(): Promise<void> {
 	mkdirSync(home, { recursive: true });
 	const runFile = join(home, 'running.json');
 	if (existsSync(runFile)) {
-		const other = JSON.parse(readFileSync(runFile, 'utf8')) as { pid: number; address: string };
-		if (isOurs(other.pid)) throw new Stop(`Surculus runs from here already, at ${other.address} (process ${other.pid}).`);
+		const other = JSON.parse(readFileSync(runFile, 'utf8')) as { pid: number; address: string; children?: number[] };
+		if (runs(other.pid, 'bin/start.ts'))
+			throw new Stop(`Surculus runs from here already, at ${other.address} (process ${other.pid}).`);
+		// A start that was killed outright leaves its children behind, on their ports.
+		const left = (other.children ?? []).filter((pid) => runs(pid, 'build/index.js') || runs(pid, 'stand-ins/'));
+		for (const pid of left) process.kill(pid, 'SIGTERM');
+		if (left.length > 0) {
+			say('An app left running by a crash was found: ending it in order.');
+			for (let i = 0; i < 60 && left.some((pid) => runs(pid, '')); i++) await new Promise((r) => setTimeout(r, 100));
+		}
 	}
 	const trouble = await portTrouble(host, port);
 	if (trouble) throw new Stop(trouble);
@@ -110,6 +118,7 @@ async function main(): Promise<void> {
 			throw error instanceof Stop ? new Stop(error.message.replace('the lines above', logFile)) : error;
 		});
 		children.push(app);
+		writeFileSync(runFile, JSON.stringify({ pid: process.pid, address, children: children.map((c) => c.pid) }));
 		app.once('exit', () => {
 			if (!ending) {
 				process.stderr.write('The app ended by itself.\n');
@@ -124,11 +133,11 @@ async function main(): Promise<void> {
 	}
 }
 
-/** Is that process a start of ours, not another that got its number? */
-function isOurs(pid: number): boolean {
+/** Does that process run, and is it ours (its command holds the words), not another that got its number? */
+function runs(pid: number, words: string): boolean {
 	try {
 		process.kill(pid, 0);
-		return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('bin/start.ts');
+		return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(words);
 	} catch {
 		return false;
 	}
