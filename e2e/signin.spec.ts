@@ -1,6 +1,9 @@
 /** Served beyond loopback the household signs in. */
 import { hash } from '@node-rs/argon2';
 import { spawnSync } from 'node:child_process';
+import { once } from 'node:events';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
 import { expect, test } from './app.js';
 import { ROOT } from '../bin/lib.js';
 
@@ -31,7 +34,9 @@ test('nothing is shown before signing in, and wrong tries are slowed', async ({ 
 	await expect(page.getByRole('alert')).toContainText('Too many wrong tries');
 });
 
-test('the start command refuses an open address without a password, and says other troubles clearly', () => {
+test('the start command refuses an open address without a password, and says other troubles clearly', async () => {
+	const listener = createServer().listen(0, '127.0.0.1');
+	await once(listener, 'listening');
 	const start = (args: string[], env: NodeJS.ProcessEnv = {}) =>
 		spawnSync(process.execPath, ['--import', 'tsx', 'bin/start.ts', ...args], {
 			cwd: ROOT,
@@ -45,6 +50,9 @@ test('the start command refuses an open address without a password, and says oth
 	expect(open.stderr).not.toContain('at ');
 	expect(start(['--port', '99999']).stderr).toContain('--port');
 	expect(start(['--colour', 'red']).stderr).toContain('Usage');
-	const taken = start(['--port', '9'], {});
-	expect(taken.status === 0).toBe(false);
+	const port = (listener.address() as AddressInfo).port;
+	const taken = start(['--port', String(port)]);
+	listener.close();
+	expect(taken.status).toBe(1);
+	expect(taken.stderr).toContain(`Port ${port} on 127.0.0.1 is in use`);
 });
