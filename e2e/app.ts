@@ -26,5 +26,15 @@ export const test = base.extend<object, { app: App; appOptions: { demo: boolean;
 			await app.close();
 		},
 		{ scope: 'worker', timeout: 120_000 }
-	]
+	],
+	// A page is used once it has come alive: before that a tap is lost on a slow machine.
+	page: async ({ page }, use) => {
+		const goto = page.goto.bind(page);
+		page.goto = async (url, options) => {
+			const response = await goto(url, options);
+			await page.waitForLoadState('networkidle');
+			return response;
+		};
+		await use(page);
+	}
 });
