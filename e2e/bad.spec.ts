@@ -104,6 +104,7 @@ test('of two browsers that log the same batch, the slower is told and loses noth
 	const href = await a.locator('main a[href*="/bench/"]', { hasText: 'not rooted yet' }).first().getAttribute('href');
 	for (const p of [a, b]) {
 		await p.goto(`${app.url}${href}`);
+		await p.waitForLoadState('networkidle');
 		await p.getByRole('group', { name: 'Log' }).getByRole('button', { name: 'Lost' }).click();
 		await p.getByLabel('Why', { exact: true }).fill(p === a ? 'snails' : 'drought');
 	}
