@@ -4,6 +4,10 @@ declare module 'jstat' {
 		combination(n: number, k: number): number;
 		betafn(a: number, b: number): number;
 		binomial: { pdf(k: number, n: number, p: number): number };
+		quantiles(values: number[], at: number[], alphap: number, betap: number): number[];
+		normal: { sample(mean: number, sd: number): number; cdf(x: number, mean: number, sd: number): number };
+		gamma: { sample(shape: number, scale: number): number };
+		models: { ols(endog: number[], exog: number[][]): { coef: number[] } };
 		beta: { pdf(x: number, a: number, b: number): number };
 	};
 }

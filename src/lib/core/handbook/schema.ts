@@ -4,11 +4,10 @@
  * source) or "memory" (from memory).
  */
 import { z } from 'zod';
-import { ANCHORS } from '../season/anchors.js';
+import { momentSchema as moment } from '../season/moments.js';
 
 const src = z.string().min(1);
 const figure = z.strictObject({ v: z.number(), src });
-const moment = z.strictObject({ from: z.enum(ANCHORS), days: z.number().int().min(-250).max(250) });
 
 export const windowSchema = z.strictObject({
 	opens: moment,
@@ -106,6 +105,8 @@ export const kindSchema = z.strictObject({
 		spacing_cm: z.number().gt(0),
 		src
 	}),
+	/** Degree days above 5 °C since bud break at which this year's shoots are semi-ripe and hard; by habit if not given. */
+	shoots: z.strictObject({ semi_ripe: z.number().min(50).max(3000), hard: z.number().min(100).max(5000), src }).optional(),
 	bloom: z.strictObject({ opens: moment, days: z.number().int().positive(), src }).nullable().default(null),
 	/** Price of one plant bought, in the garden's currency: a guess to be bettered. */
 	price: figure,

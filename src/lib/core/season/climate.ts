@@ -10,6 +10,8 @@ export interface FrostDate {
 	doy: number;
 	/** Standard deviation in days from year to year. */
 	sd: number;
+	/** Share of years that have such a frost at all; 1 if not said. */
+	share?: number;
 }
 
 export interface Climate {
@@ -54,6 +56,9 @@ function zonal(latitude: number): { mean: number; swing: number } {
 	const share = l1 === l0 ? 0 : (at - l0) / (l1 - l0);
 	return { mean: m0 + share * (m1 - m0), swing: s0 + share * (s1 - s0) };
 }
+
+/** Half of the yearly swing of the mean temperature at a latitude, °C, milder in the south. */
+export const zonalSwing = (latitude: number): number => zonal(latitude).swing * (latitude < 0 ? SOUTHERN_SWING : 1);
 
 /** Nights lie so far below the day's mean, °C, on an average clear-ish spring day. From memory. */
 const NIGHT_DROP = 5;

@@ -14,8 +14,8 @@ export function frostOdds(day: DayNumber, c: Climate): number {
 	// The nearest spring and autumn decide; a half year off is near enough on either side.
 	const spring = nearest('last_frost', day, c);
 	const autumn = nearest('first_frost', day, c);
-	const stillToCome = 1 - cdf(day, spring, Math.max(1, last.sd));
-	const hasCome = cdf(day, autumn, Math.max(1, first.sd));
+	const stillToCome = (last.share ?? 1) * (1 - cdf(day, spring, Math.max(1, last.sd)));
+	const hasCome = (first.share ?? 1) * cdf(day, autumn, Math.max(1, first.sd));
 	// In a half year after a spring and before an autumn both must be spared.
 	return spring < autumn ? 1 - (1 - stillToCome) * (1 - hasCome) : stillToCome * hasCome;
 }

@@ -9,6 +9,8 @@ import type { DayNumber, IsoDate } from '../dates.js';
 const RAD = Math.PI / 180;
 /** Centre of the sun at rise and set: 34′ refraction and 16′ half diameter below the horizon. */
 const RISE_ALTITUDE = -0.833;
+/** Civil twilight: light enough to work by. */
+const CIVIL_ALTITUDE = -6;
 const J2000_DAY = 10_957.5; // 2000-01-01 12:00 as days since 1970-01-01
 
 interface SolarPosition {
@@ -46,9 +48,9 @@ export function solarPosition(moment: number): SolarPosition {
 }
 
 /** Half of the day arc in degrees: 0 in polar night, 180 in polar day. */
-function hourAngle(latitude: number, declination: number): number {
+function hourAngle(latitude: number, declination: number, altitude: number): number {
 	const cosine =
-		(Math.sin(RISE_ALTITUDE * RAD) - Math.sin(latitude * RAD) * Math.sin(declination * RAD)) /
+		(Math.sin(altitude * RAD) - Math.sin(latitude * RAD) * Math.sin(declination * RAD)) /
 		(Math.cos(latitude * RAD) * Math.cos(declination * RAD));
 	if (cosine >= 1) return 0;
 	if (cosine <= -1) return 180;
@@ -59,14 +61,21 @@ function hourAngle(latitude: number, declination: number): number {
  * Hours between sunrise and sunset (0–24) on a date at a place. Rise and set are each found with the
  * sun's place at that moment, for near the solstices of high latitudes a day is too long to hold it still.
  */
-export function dayLength(latitude: number, longitude: number, date: IsoDate | DayNumber): number {
+export const dayLength = (latitude: number, longitude: number, date: IsoDate | DayNumber): number =>
+	hoursAbove(RISE_ALTITUDE, latitude, longitude, date);
+
+/** Hours between dawn and dusk, civil twilight included (0–24). */
+export const lightLength = (latitude: number, longitude: number, date: IsoDate | DayNumber): number =>
+	hoursAbove(CIVIL_ALTITUDE, latitude, longitude, date);
+
+function hoursAbove(altitude: number, latitude: number, longitude: number, date: IsoDate | DayNumber): number {
 	const midnight = typeof date === 'number' ? date : dayNumber(date);
 	const at = (fraction: number) => solarPosition(midnight + fraction);
 	let noon = 0.5 - longitude / 360;
 	noon -= at(noon).equationOfTime / 1440;
 	const half = (sign: 1 | -1): number => {
-		let angle = hourAngle(latitude, at(noon).declination);
-		for (let i = 0; i < 4; i++) angle = hourAngle(latitude, at(noon + (sign * angle) / 360).declination);
+		let angle = hourAngle(latitude, at(noon).declination, altitude);
+		for (let i = 0; i < 4; i++) angle = hourAngle(latitude, at(noon + (sign * angle) / 360).declination, altitude);
 		return angle;
 	};
 	return (half(-1) + half(1)) / 15;

@@ -1,14 +1,8 @@
-/** Windows: when a way suits, measured from the turning points of the garden's year. */
+/** Windows: when a way suits, measured from moments of the garden's year. */
 import type { DayNumber } from '../dates.js';
-import { ANCHOR_WORDS, lastTurning, nextTurning, turning } from './anchors.js';
-import type { Anchor } from './anchors.js';
 import type { Climate } from './climate.js';
-
-/** So many days after (or, negative, before) a turning point. */
-export interface Moment {
-	from: Anchor;
-	days: number;
-}
+import { lastMoment, momentIn, nextMoment, sayMoment } from './moments.js';
+import type { Moment } from './moments.js';
 
 export interface WindowRule {
 	opens: Moment;
@@ -29,14 +23,14 @@ export interface OpenWindow {
 	closesSd: number;
 }
 
-const after = (m: Moment, day: DayNumber, c: Climate) => nextTurning(m.from, m.days, day, c);
+const after = (m: Moment, day: DayNumber, c: Climate) => nextMoment(m, day, c);
 
 /** Every opening of a window that touches [from, to], in order. */
 export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Climate): OpenWindow[] {
 	if (rule.no_frost === 'all_year' && !c.lastFrost)
 		return [{ opens: from, closes: to, bestFrom: from, bestTo: to, opensSd: 0, closesSd: 0 }];
 	const found: OpenWindow[] = [];
-	let opens = lastTurning(rule.opens.from, rule.opens.days, from, c);
+	let opens = lastMoment(rule.opens, from, c);
 	while (opens <= to) {
 		const closes = after(rule.closes, opens + 1, c);
 		const next = after(rule.opens, opens + 1, c);
@@ -50,8 +44,8 @@ export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Cl
 				closes: shut,
 				bestFrom,
 				bestTo,
-				opensSd: turning(rule.opens.from, c).sd,
-				closesSd: turning(rule.closes.from, c).sd
+				opensSd: momentIn(rule.opens, c).sd,
+				closesSd: momentIn(rule.closes, c).sd
 			});
 		opens = next;
 	}
@@ -61,11 +55,4 @@ export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Cl
 /** "from 45 days after the last frost to 40 days before the first frost". */
 export function sayRule(rule: WindowRule): string {
 	return `from ${sayMoment(rule.opens)} to ${sayMoment(rule.closes)}`;
-}
-
-function sayMoment({ from, days }: Moment): string {
-	if (days === 0) return ANCHOR_WORDS[from];
-	const count = Math.abs(days);
-	const span = count % 7 === 0 ? `${count / 7} week${count === 7 ? '' : 's'}` : `${count} days`;
-	return `${span} ${days > 0 ? 'after' : 'before'} ${ANCHOR_WORDS[from]}`;
 }
