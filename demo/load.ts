@@ -9,7 +9,9 @@ import { createGarden, record, undo } from '../src/lib/server/ledger.js';
 import type { Act } from '../src/lib/server/ledger.js';
 import * as state from '../src/lib/server/store/state.js';
 import { planWant } from '../src/lib/server/wants.js';
-import { addDays, isoOf } from '../src/lib/core/dates.js';
+import { importRecord } from '../src/lib/server/weather.js';
+import { Sky } from '../stand-ins/weather-station/sky.js';
+import { addDays, dayNumber, isoOf } from '../src/lib/core/dates.js';
 import { inHand } from '../src/lib/core/ledger/index.js';
 import type { Result } from '../src/lib/core/result.js';
 
@@ -41,6 +43,27 @@ export async function loadDemoIfEmpty(): Promise<boolean> {
 	if (rows[0]!.n > 0) return false;
 	await loadDemo();
 	return true;
+}
+
+/** Some thirty years of the same made-up sky that the stand-in station tells of, up to when the story begins. */
+async function importWeather(begin: string): Promise<void> {
+	const sky = new Sky(GARDEN.latitude, GARDEN.longitude, GARDEN.height_m, 1);
+	const first = '1991-01-01';
+	const from = dayNumber(first) - sky.truth.first;
+	const to = dayNumber(begin) - sky.truth.first;
+	const tenths = (column: Float64Array) => [...column.slice(from, to)].map((v) => Math.round(v * 10));
+	must(
+		await importRecord({ id: DEMO_GARDEN, today: begin }, 'household', {
+			id: id('weather'),
+			name: 'Three Alders, box in the orchard (made up)',
+			format: 'demo',
+			first,
+			low: tenths(sky.truth.low),
+			high: tenths(sky.truth.high),
+			rain: tenths(sky.truth.rain)
+		}),
+		'weather'
+	);
 }
 
 export async function loadDemo(): Promise<void> {
@@ -86,6 +109,8 @@ export async function loadDemo(): Promise<void> {
 		]),
 		'garden'
 	);
+
+	await importWeather(begin);
 
 	// Wants stand since the strike day of the newest batch that serves them, or since a month ago.
 	const told: Told[] = [];

@@ -7,8 +7,8 @@ import { log } from '$lib/server/log.js';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOPBACK_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/;
-/** Open without sign-in: the way in, and what watches over the process. */
-const OPEN = ['/sign-in', '/healthz', '/_app/', '/favicon.svg'];
+/** Open without sign-in: the way in, what watches over the process, and doors with a secret of their own. */
+const OPEN = ['/sign-in', '/healthz', '/_app/', '/favicon.svg', '/api/readings', '/calendar/'];
 
 export const DOWN = 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.';
 

@@ -9,9 +9,10 @@ export const problem = (p: Problem, status = 400): Response =>
 	json({ error: { code: p.code, path: p.path ?? null, sentence: p.sentence } }, { status });
 
 /** Parses a JSON body by a schema; a Response when it is wrong. */
-export async function readBody<T>(request: Request, schema: z.ZodType<T>): Promise<T | Response> {
+export async function readBody<T>(request: Request, schema: z.ZodType<T>, most = MOST_BYTES): Promise<T | Response> {
 	const text = await request.text();
-	if (text.length > MOST_BYTES) return problem({ code: 'body.too-long', sentence: 'The body is longer than 64 kB.' }, 413);
+	if (text.length > most)
+		return problem({ code: 'body.too-long', sentence: `The body is longer than ${Math.round(most / 1000)} kB.` }, 413);
 	let body: unknown;
 	try {
 		body = JSON.parse(text);

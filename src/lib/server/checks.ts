@@ -103,6 +103,14 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 			return openPlace(db, gardenId, e.data.place_id);
 		case 'want.dropped':
 			return;
+		case 'sighting.made':
+			kindOf(e.data.kind_id);
+			return;
+		case 'care.put-off':
+			if (e.data.until <= today) no('care.until', 'Put off to a day that is still to come.', 'until');
+			if (dayNumber(e.data.until) - dayNumber(today) > 400)
+				no('care.until', 'More than a year ahead: give a nearer day.', 'until');
+			return;
 		case 'figure.set': {
 			const own = Object.fromEntries(
 				(await state.figures(db, gardenId)).filter((f) => f.kind_id === e.data.kind_id).map((f) => [f.path, f.value])
@@ -132,6 +140,7 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 
 /** What still leans on a subject whose last entry is being undone. */
 export async function checkUnleaned(db: Queryable, gardenId: string, subject: string, id: string): Promise<void> {
+	if (!['stock', 'want', 'place'].includes(subject)) return;
 	const living = (await state.batches(db, gardenId)).filter((b) => b.status !== 'dropped');
 	const name = (found: readonly { code: string }[]) =>
 		found

@@ -1,10 +1,11 @@
 /** What every screen of a garden starts from. */
 import { today as todayIn } from './clock.js';
 import { database } from './db.js';
-import { handbook } from './handbook.js';
 import * as state from './store/state.js';
 import { dayNumber, isIsoDate } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
+import { climateBase } from './climate.js';
+import type { ClimateBase } from './climate.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
 import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
 import { WITHIN_BATCH, without } from '$lib/core/evidence/evidence.js';
@@ -18,40 +19,38 @@ export interface Garden {
 	slug: string;
 	data: GardenData;
 	climate: Climate;
+	/** Its weather record, measured or made, and what was reckoned from it. */
+	base: ClimateBase;
 	units: UnitChoice;
 	today: IsoDate;
 }
 
-export const climateOf = (d: GardenData): Climate => ({
-	latitude: d.latitude,
-	longitude: d.longitude,
-	coldestC: d.coldest_c,
-	lastFrost: d.last_frost,
-	firstFrost: d.first_frost
-});
-
-function asGarden(row: state.GardenRow): Garden {
+async function asGarden(row: state.GardenRow): Promise<Garden> {
+	const today = todayIn(row.data.time_zone);
+	const base = await climateBase(row.id, row.data, row.imports ?? '', today);
 	return {
 		id: row.id,
 		slug: row.slug,
 		data: row.data,
-		climate: climateOf(row.data),
+		climate: base.climate,
+		base,
 		units: { length: row.data.units, temperature: row.data.temperature },
-		today: todayIn(row.data.time_zone)
+		today
 	};
 }
 
 export async function gardenBySlug(slug: string): Promise<Garden | null> {
 	const row = await state.gardenBySlug(database(), slug);
-	return row ? asGarden(row) : null;
+	return row ? await asGarden(row) : null;
 }
 
 export async function gardenById(id: string): Promise<Garden | null> {
 	const row = await state.gardenById(database(), id);
-	return row ? asGarden(row) : null;
+	return row ? await asGarden(row) : null;
 }
 
-export const allGardens = async (): Promise<Garden[]> => (await state.gardens(database())).map(asGarden);
+export const allGardens = async (): Promise<{ slug: string; name: string }[]> =>
+	(await state.gardens(database())).map((g) => ({ slug: g.slug, name: g.data.name }));
 
 /** The day the person looks at: today, or the strip's mark if it is a day within reach. */
 export function viewedDay(garden: Garden, asked: string | null): { day: DayNumber; iso: IsoDate; isToday: boolean } {
@@ -63,14 +62,14 @@ export function viewedDay(garden: Garden, asked: string | null): { day: DayNumbe
 }
 
 /** The kinds as this garden knows them: the handbook with the garden's own figures. */
-export async function kindsOf(gardenId: string): Promise<Map<string, Kind>> {
+export async function kindsOf(garden: Pick<Garden, 'id' | 'base'>): Promise<Map<string, Kind>> {
 	const own = new Map<string, Record<string, number>>();
-	for (const f of await state.figures(database(), gardenId)) {
+	for (const f of await state.figures(database(), garden.id)) {
 		const figures = own.get(f.kind_id) ?? {};
 		figures[f.path] = f.value;
 		own.set(f.kind_id, figures);
 	}
-	return new Map([...handbook().kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind]));
+	return new Map([...garden.base.kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind]));
 }
 
 export interface RecordOf {

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
+import { careRuleSchema, containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
 import type { Handbook } from '$lib/core/handbook/schema.js';
 
 export const home = (): string => process.env.SURCULUS_HOME ?? process.cwd();
@@ -27,7 +27,8 @@ export function loadHandbook(folder: string): Handbook {
 		ways: list('ways.yaml', waySchema),
 		containers: list('containers.yaml', containerSchema),
 		schools: list('schools.yaml', schoolSchema),
-		sources: list('sources.yaml', sourceSchema)
+		sources: list('sources.yaml', sourceSchema),
+		care: list('care.yaml', careRuleSchema)
 	};
 	for (const complaint of inconsistencies(book)) throw new Error(`handbook: ${complaint}`);
 	return book;
@@ -53,6 +54,12 @@ export function inconsistencies(book: Handbook): string[] {
 				if (!book.containers.has(stage.holds)) wrong.push(`${at} stands in the unknown container ${stage.holds}`);
 			}
 		}
+	}
+	for (const rule of book.care.values()) {
+		source(`care ${rule.id}`, rule.src);
+		for (const way of rule.ways ?? []) if (!book.ways.has(way)) wrong.push(`care ${rule.id} names the unknown way ${way}`);
+		for (const held of rule.holds ?? [])
+			if (!book.containers.has(held)) wrong.push(`care ${rule.id} names the unknown container ${held}`);
 	}
 	return wrong;
 }

@@ -129,13 +129,19 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 }
 
 /** Records one doing. Sent twice it is one: ids are the client's. */
-export function record(writer: Writer, acts: readonly Act[]): Promise<Result<Recorded>> {
+export function record(
+	writer: Writer,
+	acts: readonly Act[],
+	/** What must be stored with it, in the same transaction. */
+	beforehand?: (db: Queryable) => Promise<void>
+): Promise<Result<Recorded>> {
 	return attempt(() =>
 		transaction(async (db) => {
 			if (!(await state.lockGarden(db, writer.gardenId))) no('garden.unknown', 'There is no such garden.');
 			const there = await Promise.all(
 				acts.map((a) => (z.uuid().safeParse(a.id).success ? entries.entryById(db, writer.gardenId, a.id) : null))
 			);
+			await beforehand?.(db);
 			const result = await write(db, writer, acts);
 			return { ...result, already: there.every((t) => t !== null) };
 		})
@@ -227,7 +233,8 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 }
 
 async function stands(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<boolean> {
-	if (subject === 'garden') return true;
+	// Only these are leaned on by others.
+	if (subject !== 'place' && subject !== 'stock' && subject !== 'want') return true;
 	const { rowCount } = await db.query(`SELECT 1 FROM ${subject} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rowCount === 1;
 }

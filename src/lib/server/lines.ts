@@ -2,6 +2,8 @@
 import { sayDate } from '$lib/core/dates.js';
 import { handbook } from './handbook.js';
 import type { StockRow, WantRow, PlaceRow } from './store/state.js';
+import { CARE_WORDS } from '$lib/core/round/words.js';
+import { SIGHTING_WORDS } from '$lib/core/season/suitability.js';
 import type { AnyEntry, Batch } from '$lib/core/ledger/index.js';
 
 export interface LineNames {
@@ -31,6 +33,8 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 	const batch = n.batch ? `${n.batch.code} ${kindName(n.batch.kindId)}` : '';
 	const stock = n.stock ? [kindName(n.stock.kind_id), n.stock.label].filter(Boolean).join(', ') : '';
 	const at = (id: string | null) => (id ? ` → ${n.placeName(id)}` : '');
+	const careAt = (d: { place_id: string | null; targets: string[] }) =>
+		`${d.place_id ? `, ${n.placeName(d.place_id)}` : ''}${d.targets.length > 1 ? ` (${d.targets.length})` : ''}`;
 	switch (e.kind) {
 		case 'garden.set':
 			return `Garden settings: ${e.data.name}`;
@@ -78,6 +82,16 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 			return `${batch}: kept ${e.data.count} as stock`;
 		case 'batch.dropped':
 			return `${batch}: plan dropped${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'weather.imported':
+			return `Weather record: ${e.data.name}, ${e.data.days.toLocaleString('en')} days from ${sayDate(e.data.from)} to ${sayDate(e.data.to)}`;
+		case 'care.done':
+			return `${CARE_WORDS[e.data.care] ?? e.data.care}: done${careAt(e.data)}`;
+		case 'care.skipped':
+			return `${CARE_WORDS[e.data.care] ?? e.data.care}: skipped${careAt(e.data)}${e.data.why ? `, ${e.data.why}` : ''}`;
+		case 'care.put-off':
+			return `${CARE_WORDS[e.data.care] ?? e.data.care}: put off to ${sayDate(e.data.until)}${careAt(e.data)}`;
+		case 'sighting.made':
+			return `${kindName(e.data.kind_id)}: ${SIGHTING_WORDS[e.data.event]}`;
 		case 'entry.reversed':
 			return 'Undone';
 	}

@@ -4,6 +4,9 @@ import { must, no } from './refusal.js';
 import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
 import * as state from './store/state.js';
+import { putCare, putSighting } from './store/care.js';
+import type { CareRow } from './store/care.js';
+import { setStanding } from './store/weather.js';
 import { effective, foldBatch } from '$lib/core/ledger/index.js';
 import type { AnyEntry, EntryData, Subject } from '$lib/core/ledger/index.js';
 
@@ -50,6 +53,22 @@ function foldWant(id: string, entries: readonly AnyEntry[]): state.WantRow | nul
 	};
 }
 
+/** What was last said of a work at a place, plant by plant: done wipes out skipped and put off before it. */
+function foldCare(id: string, entries: readonly AnyEntry[]): CareRow | null {
+	let row: CareRow | null = null;
+	for (const e of entries) {
+		if (e.kind !== 'care.done' && e.kind !== 'care.skipped' && e.kind !== 'care.put-off') continue;
+		row ??= { id, care: e.data.care, place_id: e.data.place_id, marks: {} };
+		for (const target of e.data.targets) {
+			const before = row.marks[target];
+			if (e.kind === 'care.done') row.marks[target] = { done: e.on };
+			else if (e.kind === 'care.skipped') row.marks[target] = { ...before, skipped: e.on };
+			else row.marks[target] = { ...before, until: e.data.until };
+		}
+	}
+	return row;
+}
+
 /** Folds a subject afresh and writes its row. Refuses when the entries do not make sense together. */
 export async function project(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<void> {
 	await projectEntries(db, gardenId, subject, id, await entriesOf(db, gardenId, subject, id));
@@ -90,6 +109,17 @@ export async function projectEntries(
 			const last = entries.at(-1);
 			if (last?.kind !== 'figure.set') return state.removeRow(db, gardenId, 'figure', id);
 			return state.putFigure(db, gardenId, { id, ...last.data });
+		}
+		case 'weather':
+			return setStanding(db, gardenId, id, latest(entries, 'weather.imported') !== undefined);
+		case 'care': {
+			const row = foldCare(id, entries);
+			return row ? putCare(db, gardenId, row) : state.removeRow(db, gardenId, 'care', id);
+		}
+		case 'sighting': {
+			const seen = latest(entries, 'sighting.made');
+			if (!seen) return state.removeRow(db, gardenId, 'sighting', id);
+			return putSighting(db, gardenId, { id, ...seen.data, seen_on: seen.on });
 		}
 		case 'batch': {
 			const batch = must(foldBatch(entries));

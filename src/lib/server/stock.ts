@@ -33,7 +33,7 @@ export interface StockView extends state.StockRow {
 
 export async function stockViews(garden: Garden, day: DayNumber, only?: string): Promise<StockView[]> {
 	const db = database();
-	const [kinds, places, all] = await Promise.all([kindsOf(garden.id), state.places(db, garden.id), state.stocks(db, garden.id)]);
+	const [kinds, places, all] = await Promise.all([kindsOf(garden), state.places(db, garden.id), state.stocks(db, garden.id)]);
 	const rows = all.filter((s) => (only ? s.id === only : !s.gone_on));
 	const batches = await state.batchesFrom(
 		db,

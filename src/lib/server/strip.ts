@@ -16,7 +16,7 @@ export interface StripLane {
 }
 
 export async function stripLanes(garden: Garden): Promise<StripLane[]> {
-	const [kinds, batches] = await Promise.all([kindsOf(garden.id), state.batches(database(), garden.id, ['planned', 'growing'])]);
+	const [kinds, batches] = await Promise.all([kindsOf(garden), state.batches(database(), garden.id, ['planned', 'growing'])]);
 	const now = dayNumber(garden.today);
 	return batches.flatMap((b) => {
 		const kind = kinds.get(b.kindId);

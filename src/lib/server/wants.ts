@@ -120,7 +120,7 @@ export interface WantView {
 export async function wantViews(garden: Garden, only?: string): Promise<WantView[]> {
 	const db = database();
 	const rows = (await state.wants(db, garden.id)).filter((w) => (only ? w.id === only : true));
-	const kinds = await kindsOf(garden.id);
+	const kinds = await kindsOf(garden);
 	const batches = await state.batchesOfWants(
 		db,
 		garden.id,
@@ -265,7 +265,7 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 	const db = database();
 	const want = (await state.wants(db, garden.id)).find((w) => w.id === wantId);
 	if (!want) return null;
-	const kind = (await kindsOf(garden.id)).get(want.kind_id);
+	const kind = (await kindsOf(garden)).get(want.kind_id);
 	if (!kind) return null;
 	const now = dayNumber(garden.today);
 	const stocks = (await state.stocks(db, garden.id)).filter((s) => s.kind_id === kind.id && !s.gone_on);

@@ -13,7 +13,7 @@ export const windowSchema = z.strictObject({
 	opens: moment,
 	closes: moment,
 	best: z.strictObject({ from: moment, to: moment }).optional(),
-	no_frost: z.enum(['all_year', 'by_season']),
+	no_frost: z.enum(['all_year', 'by_season', 'with_rains']),
 	src
 });
 
@@ -142,6 +142,39 @@ export const waySchema = z.strictObject({
 });
 export type Way = z.infer<typeof waySchema>;
 
+/** A care of pieces while they root and grow on (handbook/care.yaml). */
+export const careRuleSchema = z.strictObject({
+	id: z.string().regex(/^[a-z-]{2,30}$/),
+	say: z.string(),
+	/** What is cared for, one and many. */
+	thing: z.tuple([z.string(), z.string()]),
+	/** In which state of the batch. */
+	while: z.array(z.enum(['unrooted', 'rooted', 'potted'])).min(1),
+	/** Only in these containers, ways, places. */
+	holds: z.array(z.string()).optional(),
+	ways: z.array(z.string()).optional(),
+	places: z.array(z.string()).optional(),
+	/** A pattern that the cover's description must hold. */
+	cover: z.string().optional(),
+	season: z.enum(['growth', 'winter']).optional(),
+	/** First so many days after the state began. */
+	from_day: z.number().int().min(0).max(400).optional(),
+	/** Days between; for what is done once, days until it is asked again. */
+	every: z.number().int().min(1).max(100),
+	once: z.boolean().default(false),
+	/** Not in rain or damp air outdoors. */
+	dry_air: z.boolean().default(false),
+	/** Only when frost has been and gone. */
+	after_frost: z.boolean().default(false),
+	/** Minutes for one container. */
+	minutes: z.number().min(0).max(30),
+	why: z.string(),
+	/** How to tell it to someone who has never done it; blank when it can wait until one is back. */
+	neighbour: z.string(),
+	src
+});
+export type CareRule = z.infer<typeof careRuleSchema>;
+
 export const containerSchema = z.strictObject({
 	id: z.string(),
 	name: z.string(),
@@ -172,6 +205,7 @@ export interface Handbook {
 	containers: Map<string, Container>;
 	schools: Map<string, School>;
 	sources: Map<string, Source>;
+	care: Map<string, CareRule>;
 }
 
 /** "Lavandula angustifolia 'Hidcote'". */

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { isIsoDate } from '../dates.js';
 import { SHELTERS } from '../handbook/schema.js';
+import { SIGHTINGS } from '../season/suitability.js';
 
 export const isoDate = z.string().refine(isIsoDate, 'That is not a date of the calendar (year 1900 to 2199).');
 export const uuid = z.uuid('That is not an id.');
@@ -41,6 +42,8 @@ export const gardenData = z.object({
 	away: z
 		.array(z.object({ from: isoDate, to: isoDate }).refine((a) => a.from <= a.to, 'The first day away comes after the last.'))
 		.max(30),
+	/** Frost dates and coldest night by the weather record where there is one (unless the person holds to their own). */
+	frost_from: z.enum(['record', 'own']).optional(),
 	/** Which figures are still the first guess. */
 	guessed: z.array(z.string().max(40)).max(20)
 });
@@ -169,6 +172,14 @@ export const batchEntries = {
 	'batch.dropped': z.object({ why: text(200) })
 } as const;
 
+/** Work of the round on some plants at a place: what was asked, and on what. */
+const careOf = z.object({
+	care: z.string().regex(/^[a-z-]{2,30}$/),
+	place_id: uuid.nullable(),
+	/** Batches, stocks or, for work on a whole place, the place itself. */
+	targets: z.array(uuid).min(1).max(500)
+});
+
 export const entryData = {
 	'garden.set': gardenData,
 	'place.set': placeData,
@@ -181,12 +192,23 @@ export const entryData = {
 	'figure.set': z.object({ kind_id: z.string().max(60), path: z.string().max(80), value: z.number() }),
 	'figure.cleared': z.object({ kind_id: z.string().max(60), path: z.string().max(80) }),
 	...batchEntries,
+	'weather.imported': z.object({
+		name: name(120),
+		format: z.enum(['dly', 'ghcn-csv', 'csv', 'demo']),
+		from: isoDate,
+		to: isoDate,
+		days: whole(1, 73_100, 'Days')
+	}),
+	'care.done': careOf,
+	'care.skipped': careOf.extend({ why: text(200) }),
+	'care.put-off': careOf.extend({ until: isoDate }),
+	'sighting.made': z.object({ kind_id: z.string().min(1).max(60), event: z.enum(SIGHTINGS) }),
 	'entry.reversed': z.object({ reverses: uuid })
 } as const;
 
 export type EntryKind = keyof typeof entryData;
 export type EntryData<K extends EntryKind> = z.infer<(typeof entryData)[K]>;
-export type Subject = 'garden' | 'place' | 'stock' | 'want' | 'figure' | 'batch';
+export type Subject = 'garden' | 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'weather' | 'care' | 'sighting';
 
 /** What is common to entries, whoever stores them. */
 export interface Entry<K extends EntryKind = EntryKind> {
@@ -227,5 +249,10 @@ export const ENTRY_WORDS: Record<EntryKind, string> = {
 	'batch.lost': 'lost',
 	'batch.kept': 'kept as stock',
 	'batch.dropped': 'dropped',
+	'weather.imported': 'weather record',
+	'care.done': 'care done',
+	'care.skipped': 'care skipped',
+	'care.put-off': 'put off',
+	'sighting.made': 'seen in the garden',
 	'entry.reversed': 'undone'
 };

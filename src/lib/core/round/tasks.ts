@@ -6,10 +6,9 @@ import { inHand } from '../ledger/foldBatch.js';
 import type { Batch } from '../ledger/foldBatch.js';
 import { afterGrowth, hasWinter, nextStandstill } from '../season/growth.js';
 import type { Climate } from '../season/climate.js';
-import { frostOdds } from '../season/frost.js';
 import { plantingDay, stageDays, walk } from '../plan/walk.js';
 
-export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'shelter' | 'plant' | 'decide';
+export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'plant' | 'decide';
 
 export interface Task {
 	/** Stable: the same work has the same key from day to day. */
@@ -164,41 +163,60 @@ export function winterLook(batch: Batch, sheltered: boolean, today: DayNumber, u
 	];
 }
 
-/** Tender stock and batches are to come in before frost is likely: the day its odds pass 1 in 10. */
-export function shelterTask(
-	of: { id: string; what: 'stock' | 'batch'; placeId: string | null; count: number; sheltered: boolean },
-	kind: Kind,
-	today: DayNumber,
-	until: DayNumber,
-	climate: Climate
-): Task[] {
-	// Bears a frost or two: its winter is a question of place, not of these days.
-	if (!climate.firstFrost || of.sheltered || kind.winter.limit_c < 0) return [];
-	if (climate.coldestC >= kind.hardiness_c.v) return [];
-	for (let day = today; day <= until + 10; day++) {
-		if (frostOdds(day, climate) < 0.1) continue;
-		// In the frosty half of the year already: now, not on a day to come.
-		const by = day;
-		return [
-			{
-				...base,
-				batchId: of.what === 'batch' ? of.id : null,
-				stockId: of.what === 'stock' ? of.id : null,
-				placeId: of.placeId,
-				key: `shelter:${of.id}:${by}`,
-				kind: 'shelter',
-				from: by - 14,
-				by,
-				count: of.count,
-				minutes: of.what === 'stock' ? 5 * of.count : 3 + 0.5 * of.count,
-				why: `Bears ${Math.round(kind.winter.limit_c)} °C at night; from then a frost is likelier than 1 in 10.`
-			}
-		].filter((t) => t.from <= until) as Task[];
-	}
-	return [];
+/** Order of the walk: by place, and at each place the most urgent first. */
+export function inWalkingOrder<T extends { placeId: string | null; by: DayNumber; key: string }>(
+	tasks: readonly T[],
+	walkOf: (placeId: string | null) => number
+): T[] {
+	return [...tasks].sort((a, b) => walkOf(a.placeId) - walkOf(b.placeId) || a.by - b.by || a.key.localeCompare(b.key));
 }
 
-/** Order of the walk: by place, and at each place the most urgent first. */
-export function inWalkingOrder(tasks: readonly Task[], walkOf: (placeId: string | null) => number): Task[] {
-	return [...tasks].sort((a, b) => walkOf(a.placeId) - walkOf(b.placeId) || a.by - b.by || a.key.localeCompare(b.key));
+/** What a week's waiting costs, in plants' worth a plant: our own judgement of what practice holds urgent. */
+const LOSS: Record<string, number> = {
+	cover: 1,
+	heat: 0.6,
+	water: 0.6,
+	shelter: 0.5,
+	'change-water': 0.15,
+	vent: 0.12,
+	strike: 0.1,
+	mist: 0.1,
+	pot: 0.06,
+	plant: 0.04,
+	'winter-look': 0.04,
+	'tap-film': 0.03,
+	harden: 0.03,
+	'winter-count': 0.01,
+	look: 0.01,
+	feed: 0.01,
+	turn: 0.005,
+	pinch: 0.005
+};
+
+/** Loss of leaving a task until next week: nothing if it is not due by then, more the nearer its last day. */
+export function lossOfWaiting(
+	task: { work: string; by: DayNumber; count: number; chance?: number | null },
+	day: DayNumber
+): number {
+	const late = Math.max(0, Math.min(1, (day + 7 - task.by) / 7));
+	return (LOSS[task.work] ?? 0.05) * Math.max(1, task.count) * (task.chance ?? 1) * (0.1 + 0.9 * late);
+}
+
+/**
+ * What may wait when time is short: what loses least for the minutes it frees, until the rest fits.
+ * What would lose a plant or more does not wait.
+ */
+export function mayWait<
+	T extends { key: string; work: string; by: DayNumber; count: number; minutes: number; chance?: number | null }
+>(tasks: readonly T[], day: DayNumber, budget: number): string[] {
+	let over = tasks.reduce((sum, t) => sum + t.minutes, 0) - budget;
+	const waiting: string[] = [];
+	const rated = tasks.map((t) => ({ t, loss: lossOfWaiting(t, day) })).filter((r) => r.loss < 1);
+	rated.sort((a, b) => a.loss / Math.max(0.5, a.t.minutes) - b.loss / Math.max(0.5, b.t.minutes));
+	for (const { t } of rated) {
+		if (over <= 0) break;
+		waiting.push(t.key);
+		over -= t.minutes;
+	}
+	return waiting;
 }

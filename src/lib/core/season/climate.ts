@@ -23,6 +23,8 @@ export interface Climate {
 	firstFrost: FrostDate | null;
 	/** Lowest night of an average winter, °C. */
 	coldestC: number;
+	/** Days of the year on which the rains begin and end, where the year has a wet and a dry season. */
+	rains?: { start: number; end: number } | null;
 }
 
 export interface ClimateGuess {

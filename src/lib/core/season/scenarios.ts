@@ -78,8 +78,10 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 		sd: Math.min(60, Math.max(1, Number.isNaN(s.sd) ? 12 : s.sd)),
 		share: shareWith(s)
 	});
+	const rains = rainsOf(normals.rain);
 	const climate: Climate = {
 		...at,
+		rains,
 		coldestC: Math.round(coldestC * 10) / 10,
 		lastFrost: frosty ? dated(frost.last) : null,
 		firstFrost: frosty ? dated(frost.first) : null
@@ -101,7 +103,7 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 		years,
 		coldestC,
 		budBreakSum: Math.max(2, budBreakSum),
-		rains: rainsOf(normals.rain)
+		rains
 	};
 }
 

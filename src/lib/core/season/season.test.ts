@@ -14,23 +14,8 @@ import {
 	openings,
 	sayRule
 } from './index.js';
-import type { Climate, WindowRule } from './index.js';
-
-const north: Climate = {
-	latitude: 52,
-	longitude: 15,
-	coldestC: -17,
-	lastFrost: { doy: 125, sd: 10 },
-	firstFrost: { doy: 285, sd: 12 }
-};
-const south: Climate = {
-	latitude: -43,
-	longitude: 172,
-	coldestC: -6,
-	lastFrost: { doy: 280, sd: 12 },
-	firstFrost: { doy: 120, sd: 12 }
-};
-const tropics: Climate = { latitude: 9, longitude: -79, coldestC: 18, lastFrost: null, firstFrost: null };
+import type { WindowRule } from './index.js';
+import { north, south, tropics } from '../../../testing/climates.js';
 
 describe('dates', () => {
 	it('knows the calendar', () => {

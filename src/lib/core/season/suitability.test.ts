@@ -206,6 +206,19 @@ describe('every rule in every climate', () => {
 		for (let day = TODAY - 90; day < TODAY + 450; day += 30) expect(odds.on(day)).toBe(1);
 	});
 
+	it('with a dry season, a window with the rains opens and shuts with them, for the planner as for the odds', () => {
+		const w = world({ ...tropics, latitude: 14 });
+		const rule: WindowRule = { ...semiRipe, no_frost: 'with_rains' };
+		const odds = windowOdds(rule, w.scenarios, w.rc, box);
+		const { start, end } = w.rc.rains!;
+		const wet = dayInYear(2026, start + Math.round((((end - start + 365) % 365) as number) / 2));
+		expect(odds.on(wet)).toBeGreaterThan(0.9);
+		expect(odds.on(wet + 183)).toBeLessThan(0.2);
+		const [plain] = openings(rule, wet, wet, w.rc.climate);
+		expect(plain!.opens).toBeLessThanOrEqual(wet);
+		expect(plain!.closes - plain!.opens).toBe((end - start + 365) % 365);
+	});
+
 	it('finds wet and dry seasons near the equator, and none where rain falls all the year', () => {
 		expect(world({ ...tropics, latitude: 14 }).rc.rains).not.toBeNull();
 		expect(world(north).rc.rains).toBeNull();

@@ -31,6 +31,14 @@ export interface SeasonKind {
 /** What a person saw, as it moves the moments of one kind. */
 export const SIGHTINGS = ['bud_break', 'semi-ripe', 'hard', 'bloom', 'bloom_over', 'leaf_fall'] as const;
 export type SightingOf = (typeof SIGHTINGS)[number];
+export const SIGHTING_WORDS: Record<SightingOf, string> = {
+	bud_break: 'buds have broken',
+	'semi-ripe': 'this year’s shoots have turned firm',
+	hard: 'this year’s shoots have hardened to wood',
+	bloom: 'the first flowers are open',
+	bloom_over: 'the flowers are over',
+	leaf_fall: 'the leaves are down'
+};
 export interface Sighting {
 	event: SightingOf;
 	day: DayNumber;
@@ -160,7 +168,14 @@ export function openingsIn(
 	kind: SeasonKind,
 	sightings: readonly Sighting[] = []
 ): Opening[] {
-	if (rule.no_frost === 'all_year' && !rc.climate.lastFrost) {
+	if (rule.no_frost === 'with_rains' && !rc.climate.lastFrost && rc.rains) {
+		const ends = rainsIn(s, rc, 'end');
+		return rainsIn(s, rc, 'start').flatMap((opens) => {
+			const closes = ends.find((d) => d > opens);
+			return closes === undefined ? [] : [{ opens, closes, bestFrom: opens, bestTo: closes }];
+		});
+	}
+	if (rule.no_frost !== 'by_season' && !rc.climate.lastFrost) {
 		const end = s.first + s.low.length - 1;
 		return [{ opens: s.first, closes: end, bestFrom: s.first, bestTo: end }];
 	}

@@ -9,8 +9,11 @@ export interface WindowRule {
 	closes: Moment;
 	/** The best of it; the whole window if not said. */
 	best?: { from: Moment; to: Moment } | undefined;
-	/** In a garden without frost: open all the year, or still by the cool season. */
-	no_frost: 'all_year' | 'by_season';
+	/**
+	 * In a garden without frost: open all the year, still by the cool season, or from the first rains to
+	 * the last where the year has a dry season.
+	 */
+	no_frost: 'all_year' | 'by_season' | 'with_rains';
 }
 
 export interface OpenWindow {
@@ -25,9 +28,17 @@ export interface OpenWindow {
 
 const after = (m: Moment, day: DayNumber, c: Climate) => nextMoment(m, day, c);
 
+/** The wet season as a window. */
+const RAINY = (rains: { start: number; end: number }): WindowRule => ({
+	opens: { from: 'longest_day', days: 0, rule: { by: 'rains', edge: 'start' }, at: { doy: rains.start, sd: 12 } },
+	closes: { from: 'longest_day', days: 0, rule: { by: 'rains', edge: 'end' }, at: { doy: rains.end, sd: 12 } },
+	no_frost: 'by_season'
+});
+
 /** Every opening of a window that touches [from, to], in order. */
 export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Climate): OpenWindow[] {
-	if (rule.no_frost === 'all_year' && !c.lastFrost)
+	if (!c.lastFrost && c.rains && rule.no_frost === 'with_rains') return openings(RAINY(c.rains), from, to, c);
+	if (rule.no_frost !== 'by_season' && !c.lastFrost)
 		return [{ opens: from, closes: to, bestFrom: from, bestTo: to, opensSd: 0, closesSd: 0 }];
 	const found: OpenWindow[] = [];
 	let opens = lastMoment(rule.opens, from, c);

@@ -7,18 +7,22 @@ export interface GardenRow {
 	id: string;
 	slug: string;
 	data: GardenData;
+	/** Standing weather imports, by their order; null when there are none. */
+	imports: string | null;
 }
+
+const IMPORTS = `(SELECT string_agg(i.seq::text, ',' ORDER BY i.seq) FROM weather_import i WHERE i.garden_id = g.id AND i.standing) AS imports`;
 
 export async function gardens(db: Queryable): Promise<GardenRow[]> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data FROM garden g JOIN garden_state s ON s.garden_id = g.id ORDER BY g.created_at, g.slug`
+		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id ORDER BY g.created_at, g.slug`
 	);
 	return rows;
 }
 
 export async function gardenBySlug(db: Queryable, slug: string): Promise<GardenRow | null> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.slug = $1`,
+		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.slug = $1`,
 		[slug]
 	);
 	return rows[0] ?? null;
@@ -26,7 +30,7 @@ export async function gardenBySlug(db: Queryable, slug: string): Promise<GardenR
 
 export async function gardenById(db: Queryable, id: string): Promise<GardenRow | null> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.id = $1`,
+		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.id = $1`,
 		[id]
 	);
 	return rows[0] ?? null;
@@ -344,7 +348,7 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 	);
 }
 
-export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch';
+export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'care' | 'sighting';
 
 /** Takes a row out again: its first entry was undone. */
 export async function removeRow(db: Queryable, gardenId: string, table: Projection, id: string): Promise<void> {
@@ -352,8 +356,9 @@ export async function removeRow(db: Queryable, gardenId: string, table: Projecti
 }
 
 export async function clearProjections(db: Queryable, gardenId: string): Promise<void> {
-	for (const table of ['place', 'stock', 'want', 'figure', 'batch', 'garden_state'])
+	for (const table of ['place', 'stock', 'want', 'figure', 'batch', 'care', 'sighting', 'garden_state'])
 		await db.query(`DELETE FROM ${table} WHERE garden_id = $1`, [gardenId]);
+	await db.query('UPDATE weather_import SET standing = false WHERE garden_id = $1', [gardenId]);
 }
 
 /** Batches of some wants, whatever their status. */

@@ -17,7 +17,7 @@ export const load: LayoutServerLoad = async ({ params, url }) => {
 			today: garden.today,
 			currency: garden.data.currency
 		},
-		gardens: gardens.map((g) => ({ slug: g.slug, name: g.data.name })),
+		gardens,
 		viewed: viewed.iso,
 		isToday: viewed.isToday,
 		lanes,

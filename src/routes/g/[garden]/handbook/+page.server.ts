@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	return guarded(async () => ({
 		from: day - 15,
 		day,
-		kinds: [...(await kindsOf(garden.id)).values()].map((k) => ({
+		kinds: [...(await kindsOf(garden)).values()].map((k) => ({
 			id: k.id,
 			common: k.common,
 			botanical: botanicalName(k),

@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const rows = await ledgerPage(database(), garden.id, filter);
 		const shown = rows.slice(0, PAGE);
 		const last = shown.at(-1);
-		const kinds = await kindsOf(garden.id);
+		const kinds = await kindsOf(garden);
 		return {
 			rows: shown.map((e) => ({
 				id: e.id,

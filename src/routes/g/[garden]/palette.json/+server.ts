@@ -14,7 +14,7 @@ export const GET: RequestHandler = async ({ params }) => {
 	return guarded(async () => {
 		const db = database();
 		const [kinds, stocks, wants, batches] = await Promise.all([
-			kindsOf(garden.id),
+			kindsOf(garden),
 			state.stocks(db, garden.id),
 			state.wants(db, garden.id),
 			state.batches(db, garden.id)

@@ -1,31 +1,45 @@
 <script lang="ts">
-	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
+	import { addDays, dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
-	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import { sayAge } from '$lib/ui/say.js';
+	import TaskRow from './TaskRow.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	const round = $derived(data.round);
 	const over = $derived(round.minutes > round.budget);
 	const share = $derived(Math.min(1, round.budget > 0 ? round.minutes / round.budget : 1));
+	const empty = $derived(round.stops.length === 0 && round.week.length === 0);
+	const row = $derived({ base, today: data.garden.today, isToday: data.isToday, shelters: round.shelters });
+	const age = $derived(data.station.okAt ? data.now - Date.parse(data.station.okAt) : null);
 </script>
 
 <svelte:head><title>Round · {data.garden.name}</title></svelte:head>
 
 <div class="flex flex-wrap items-end justify-between gap-4">
-	<div>
-		<h1>{data.isToday ? 'This week’s round' : `The round of ${sayDate(data.viewed)}`}</h1>
+	<div class="max-w-2xl">
+		<h1>{data.isToday ? 'Today’s round' : `The round of ${sayDate(data.viewed)}`}</h1>
 		<p class="text-faded">
-			{sayDate(data.viewed)} to {sayDate(addDays(data.viewed, 6))}, in the order you walk{data.isToday
-				? ''
-				: ', if nothing else is done until then'}.
+			{sayDate(data.viewed)}, in the order you walk{data.isToday ? '' : ', if nothing else is done until then'}.
+			{round.sky.soil}
+			{#if round.sky.rain !== null && round.sky.rain >= 0.3}Rain tomorrow: {Math.round(round.sky.rain * 10)} in 10.{/if}
+			{#if round.sky.damp.length}Dull and damp, good for cutting and planting: {round.sky.damp
+					.map((d) => sayDate(d.on, false))
+					.join(', ')}.{/if}
+			{#if data.station.there && (data.station.trouble || (age !== null && age > 6 * 3_600_000))}
+				<a class="underline underline-offset-4" href="{base}/weather"
+					>{age === null ? 'No forecast yet' : `The forecast is ${sayAge(age)} old`}{data.station.trouble
+						? `: ${data.station.trouble}`
+						: ''}.</a
+				>
+			{/if}
 		</p>
 	</div>
-	{#if round.stops.length}
+	{#if !empty}
 		<div class="min-w-60">
 			<p>
-				<span class="figure">{Math.round(round.minutes)}</span>
-				<span class="unit">min of work; you give {sayMinutes(round.budget)} a week</span>
+				<span class="figure">{Math.round(round.todayMinutes)}</span>
+				<span class="unit">min today; {sayMinutes(round.minutes)} this week of the {sayMinutes(round.budget)} you give</span>
 			</p>
 			<div class="mt-1 h-2 border border-ink" aria-hidden="true">
 				<div class="h-full {over ? 'bg-madder' : 'bg-leaf'}" style:width="{share * 100}%"></div>
@@ -40,13 +54,22 @@
 		</div>
 	{/if}
 </div>
+<p class="no-print mt-3 flex flex-wrap gap-x-6 gap-y-1">
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/away">Away</a>
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/walk">Order of the walk</a>
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/round.ics" data-sveltekit-reload
+		>As a calendar file</a
+	>
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/weather">Weather</a>
+</p>
 {#if data.away}
 	<p class="mt-4 border-l-4 border-catkin px-3">
-		Away {sayDate(data.away.from)} to {sayDate(data.away.to)}: do what falls due before you leave.
+		Away {sayDate(data.away.from)} to {sayDate(data.away.to)}:
+		<a href="{base}/round/away?from={data.away.from}&to={data.away.to}">what to do before, and a sheet for whoever waters</a>.
 	</p>
 {/if}
 
-{#if round.stops.length === 0}
+{#if empty}
 	<div class="mt-10 max-w-xl border-t border-ink pt-6">
 		<h2>Nothing is due {data.isToday ? 'this week' : 'then'}.</h2>
 		{#if data.nothingYet === 'stock'}
@@ -59,9 +82,11 @@
 			<p class="mt-2">Drag the mark on the season strip to see what is coming.</p>
 		{/if}
 	</div>
+{:else if round.stops.length === 0}
+	<p class="mt-8 border-t border-ink pt-5 text-lg">Nothing is due {data.isToday ? 'today' : 'that day'}.</p>
 {/if}
 
-<ol class="mt-8">
+<ol class="mt-6">
 	{#each round.stops as stop (stop.placeId)}
 		<li class="grid gap-x-8 border-t border-ink py-5 md:grid-cols-[15rem_1fr]">
 			<div class="mb-2">
@@ -70,56 +95,34 @@
 			</div>
 			<ul class="ruled">
 				{#each stop.tasks as task (task.key)}
-					<li class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 py-2 first:pt-0">
-						<div class="min-w-0 flex-1 basis-64">
-							<p class="text-lg leading-snug font-semibold">
-								{task.title}
-								{#if task.code}<span class="ml-1 border border-ink px-1.5 font-mono text-base font-normal whitespace-nowrap"
-										>{task.code}</span
-									>{/if}
-							</p>
-							<p class="note">
-								{#if task.late}<strong class="text-madder">Late: was due by {sayDate(isoOf(task.by), false)}.</strong>{:else}By {sayDate(
-										isoOf(task.by),
-										false
-									)}.{/if}
-								{task.why}
-								{sayMinutes(Math.max(1, task.minutes))}.
-								{#if round.mayWait.includes(task.key)}<strong>May wait.</strong>{/if}
-							</p>
-						</div>
-						<div class="flex gap-2">
-							{#if data.isToday && (task.kind === 'look' || task.kind === 'winter-look')}
-								<EntryForm
-									action="?/well"
-									submit="All well"
-									today={data.garden.today}
-									dated={false}
-									noted={false}
-									seen={task.seen}
-									quiet
-								>
-									<input type="hidden" name="batch" value={task.batchId} />
-								</EntryForm>
-							{/if}
-							<a class="act self-start" href="{base}/{task.link}"
-								>{task.kind === 'strike' ? 'Strike' : task.kind === 'shelter' ? 'See' : 'Log it'}</a
-							>
-						</div>
-					</li>
+					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} />
 				{/each}
 			</ul>
 		</li>
 	{/each}
 </ol>
 
+{#if round.week.length}
+	<section class="border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
+		<div class="mb-2">
+			<h2>Later this week</h2>
+			<p class="note">To {sayDate(addDays(data.viewed, 6), false)}</p>
+		</div>
+		<ul class="ruled">
+			{#each round.week as task (task.key)}
+				<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} dated />
+			{/each}
+		</ul>
+	</section>
+{/if}
+
 {#if round.later.length}
-	<section class="mt-8 border-t border-ink pt-4">
+	<section class="mt-4 border-t border-ink pt-4">
 		<h2>Coming after that</h2>
 		<ul class="ruled mt-2 max-w-2xl">
-			{#each round.later as item (item.on + item.title)}
+			{#each round.later as item (item.on + item.title + item.link)}
 				<li class="flex gap-4 py-2">
-					<span class="w-28 shrink-0 text-faded">{sayDate(item.on, false)}</span><a
+					<span class="w-28 shrink-0 text-faded">{sayDate(item.on, dayNumber(item.on) - dayNumber(data.viewed) > 300)}</span><a
 						href="{base}/{item.link}"
 						class="underline underline-offset-4">{item.title}</a
 					>

@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const [stocks, places, kinds] = await Promise.all([
 			stockViews(garden, dayNumber(garden.today)),
 			state.places(database(), garden.id),
-			kindsOf(garden.id)
+			kindsOf(garden)
 		]);
 		return {
 			stocks: stocks.map((s) => ({

@@ -18,7 +18,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	return guarded(async () => {
 		const printed = handbook().kinds.get(params.kind);
 		if (!printed) error(404, { message: 'The handbook does not know that kind.', code: 'kind.unknown' });
-		const kind = (await kindsOf(garden.id)).get(params.kind)!;
+		const kind = (await kindsOf(garden)).get(params.kind)!;
 		const record = await recordOf(garden.id, [kind.id]);
 		const own = new Map(
 			(await state.figures(database(), garden.id)).filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value])

@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const [stock] = await stockViews(garden, day, params.stock);
 		if (!stock) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
 		const places = await state.places(database(), garden.id);
-		const kind = (await kindsOf(garden.id)).get(stock.kind_id)!;
+		const kind = (await kindsOf(garden)).get(stock.kind_id)!;
 		const parent = stock.from_batch ? await state.batchById(database(), garden.id, stock.from_batch) : null;
 		const asked = url.searchParams.get('variety') ?? '';
 		return {

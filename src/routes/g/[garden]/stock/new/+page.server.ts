@@ -9,7 +9,7 @@ import * as state from '$lib/server/store/state.js';
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
 	return guarded(async () => {
-		const [kinds, places] = await Promise.all([kindsOf(garden.id), state.places(database(), garden.id)]);
+		const [kinds, places] = await Promise.all([kindsOf(garden), state.places(database(), garden.id)]);
 		return {
 			kinds: [...kinds.values()].map((k) => ({
 				id: k.id,

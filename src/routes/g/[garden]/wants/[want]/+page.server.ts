@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	return guarded(async () => {
 		const [want] = await wantViews(garden, params.want);
 		if (!want) error(404, { message: 'There is no such want.', code: 'want.unknown' });
-		const kind = (await kindsOf(garden.id)).get(want.kindId)!;
+		const kind = (await kindsOf(garden)).get(want.kindId)!;
 		const places = await state.places(database(), garden.id);
 		const asked = url.searchParams.get('stock');
 		const planned = want.dropped

@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
 	return guarded(async () => {
 		const [kinds, places, stocks] = await Promise.all([
-			kindsOf(garden.id),
+			kindsOf(garden),
 			state.places(database(), garden.id),
 			state.stocks(database(), garden.id)
 		]);
@@ -86,7 +86,7 @@ export const actions: Actions = {
 		const f = new Fields(await request.formData());
 		const purpose = f.text('purpose');
 		const kindId = f.text('kind_id');
-		const kinds = await guarded(() => kindsOf(garden.id));
+		const kinds = await guarded(() => kindsOf(garden));
 		const target = targetOf(f, purpose, kinds.get(kindId), garden);
 		if (!target.ok) return refused(target.problem);
 		const frame = frameOf(f, garden);

@@ -16,7 +16,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const row = z.uuid().safeParse(params.batch).success ? await state.batchById(database(), garden.id, params.batch) : null;
 		if (!row) error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
 		const [view] = await batchViews(garden, dayNumber(garden.today), [row]);
-		const kind = (await kindsOf(garden.id)).get(row.kindId)!;
+		const kind = (await kindsOf(garden)).get(row.kindId)!;
 		const b = view!;
 		return {
 			label: {

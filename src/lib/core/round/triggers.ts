@@ -1,0 +1,284 @@
+/**
+ * What the weather asks for: bring in, cover, harden, shade, and the days that are good for cutting and
+ * planting. Each with its odds, what it touches, and what it costs to be wrong either way.
+ */
+import { dayInYear, dayOfYear, yearOf } from '../dates.js';
+import type { DayNumber } from '../dates.js';
+import type { SkyOf } from './sky.js';
+import type { Normals } from '../season/scenarios.js';
+
+export type TriggerKind = 'shelter' | 'cover' | 'harden' | 'heat' | 'damp-days' | 'rain-ahead';
+
+/** Something that stands outdoors and may have to be moved or minded. */
+export interface Outdoors {
+	id: string;
+	what: 'batch' | 'stock';
+	placeId: string | null;
+	count: number;
+	/** Nights it still bears, °C, and the winter it bears in the ground. */
+	limitC: number;
+	hardyC: number;
+	/** In pots or trays, and so can be carried in. */
+	movable: boolean;
+	name: string;
+}
+
+export interface Trigger {
+	key: string;
+	kind: TriggerKind;
+	from: DayNumber;
+	by: DayNumber;
+	/** Chance that what is feared or hoped for comes. */
+	chance: number;
+	placeId: string | null;
+	targets: string[];
+	count: number;
+	minutes: number;
+	say: string;
+	/** What it costs to act and not have needed to; and not to act and need it. */
+	ifNeedless: string;
+	ifMissed: string;
+}
+
+/** A chance from which the loss of plants outweighs the carrying: minutes are dear, plants dearer. Common practice, no source. */
+export const ACT_AT = 0.1;
+const CARRY = 3;
+const LOOK_AHEAD = 7;
+/** A pot carried in, minutes: up, wiped, looked under, set down. Common practice, no source. */
+const MINUTES_A_POT = 0.5;
+
+const percent = (p: number) => (p > 0.97 ? 'almost sure' : p < 0.03 ? 'hardly ever' : `${Math.round(p * 10)} in 10`);
+const oddsOf = (p: number) => (p > 0.97 || p < 0.03 ? percent(p) : p < 0.15 ? `1 in ${Math.round(1 / p)}` : percent(p));
+const plants = (n: number) => `${n} plant${n === 1 ? '' : 's'}`;
+
+/** The first day of [from, until] on which a week ahead holds a night at the limit likelier than we risk; null if none. */
+export function bringInBy(
+	limitC: number,
+	from: DayNumber,
+	until: DayNumber,
+	sky: SkyOf
+): { by: DayNumber; chance: number } | null {
+	for (let day = from; day <= until; day++) {
+		const tonight = sky.coldNight(day, CARRY, limitC);
+		if (tonight >= ACT_AT) return { by: day, chance: sky.coldNight(day, LOOK_AHEAD, limitC) };
+	}
+	return null;
+}
+
+/**
+ * The day of the year after midsummer on which it is outdoors as warm as at a place indoors: the days when
+ * moving costs fewest leaves. null where the year never cools to it.
+ */
+export function closestDay(normals: Normals, middle: number, indoorsC: number): number | null {
+	for (let n = 0; n < 200; n++) {
+		const i = (middle - 1 + n) % 365;
+		if ((normals.low[i]! + normals.high[i]!) / 2 <= indoorsC) return i + 1;
+	}
+	return null;
+}
+
+/** Pots that will not bear the nights ahead, by place. `indoorsC` is the usual warmth of where they would go. */
+export function bringIn(
+	things: readonly Outdoors[],
+	from: DayNumber,
+	until: DayNumber,
+	sky: SkyOf,
+	closest: DayNumber | null,
+	sayNight: (c: number) => string
+): Trigger[] {
+	const groups = new Map<string, Outdoors[]>();
+	for (const t of things) {
+		if (!t.movable || t.count === 0) continue;
+		const key = `${t.placeId} ${t.limitC}`;
+		groups.set(key, [...(groups.get(key) ?? []), t]);
+	}
+	const found: Trigger[] = [];
+	for (const list of groups.values()) {
+		const limit = list[0]!.limitC;
+		const cold = bringInBy(limit, from, until, sky);
+		if (!cold) continue;
+		const count = list.reduce((s, t) => s + t.count, 0);
+		const names = [...new Set(list.map((t) => t.name))];
+		const told = sky.lastTold !== null && cold.by <= sky.lastTold;
+		const ease =
+			closest !== null && closest < cold.by && closest >= from - 30
+				? ' Inside and out are closest now: moving costs fewest leaves.'
+				: '';
+		found.push({
+			key: `shelter:${list[0]!.placeId ?? 'none'}:${limit}:${yearOf(cold.by)}`,
+			kind: 'shelter',
+			// From when inside and outside are closest, if that comes before the cold.
+			from: Math.max(from, Math.min(cold.by - 3, closest !== null && closest < cold.by ? closest : cold.by - 7)),
+			by: cold.by,
+			chance: cold.chance,
+			placeId: list[0]!.placeId,
+			targets: list.map((t) => t.id),
+			count,
+			minutes: 3 + MINUTES_A_POT * count,
+			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: a night of ${sayNight(limit)} within a week of then is likely ${oddsOf(cold.chance)}${told ? ', by the forecast' : ', by other years'}.${ease}`,
+			ifNeedless: 'a week or two of less light, and the carrying',
+			ifMissed: `${plants(Math.max(1, Math.round(count * cold.chance)))} set back or lost, as likely as not`
+		});
+	}
+	return found;
+}
+
+/** Tonight's frost against what stands out and cannot be carried, or is only just tender. */
+export function coverTonight(
+	things: readonly Outdoors[],
+	day: DayNumber,
+	sky: SkyOf,
+	sayNight: (c: number) => string
+): Trigger[] {
+	if (sky.lastTold === null || day > sky.lastTold) return [];
+	const touched = things.filter(
+		(t) => t.count > 0 && t.hardyC > sky.on(day + 1).low - 25 && sky.coldNight(day + 1, 1, t.limitC) >= ACT_AT
+	);
+	const byPlace = new Map<string | null, Outdoors[]>();
+	for (const t of touched) if (!t.movable || t.limitC >= -8) byPlace.set(t.placeId, [...(byPlace.get(t.placeId) ?? []), t]);
+	return [...byPlace].map(([placeId, list]) => {
+		const chance = Math.max(...list.map((t) => sky.coldNight(day + 1, 1, t.limitC)));
+		const limit = Math.max(...list.map((t) => t.limitC));
+		const count = list.reduce((s, t) => s + t.count, 0);
+		return {
+			key: `cover:${placeId ?? 'none'}:${day}`,
+			kind: 'cover' as const,
+			from: day,
+			by: day,
+			chance,
+			placeId,
+			targets: list.map((t) => t.id),
+			count,
+			minutes: 4 + 0.05 * count,
+			say: `Tonight ${oddsOf(chance)} for ${sayNight(limit)} or less: fleece over ${[...new Set(list.map((t) => t.name))].slice(0, 3).join(', ')}.`,
+			ifNeedless: 'the fleece comes off in the morning',
+			ifMissed: 'soft tips blackened, the weakest lost'
+		};
+	});
+}
+
+export const HARDEN_DAYS = 12;
+
+/** Plants under shelter that are to go out: from when to harden them, and nights on which to pause. */
+export function hardenOff(
+	things: readonly (Outdoors & { plantOn: DayNumber })[],
+	day: DayNumber,
+	until: DayNumber,
+	sky: SkyOf,
+	sayNight: (c: number) => string
+): Trigger[] {
+	const steps = new Map<string, { step: number; on: DayNumber; list: Outdoors[] }>();
+	for (const t of things) {
+		const start = t.plantOn - HARDEN_DAYS;
+		if (start > until || t.plantOn < day || t.count === 0) continue;
+		const on = Math.max(start, day);
+		const step = Math.min(HARDEN_DAYS, Math.max(1, on - start + 1));
+		const key = `harden:${t.placeId ?? 'none'}:${on - step}`;
+		const group = steps.get(key) ?? { step, on, list: [] };
+		group.list.push(t);
+		steps.set(key, group);
+	}
+	return [...steps].map(([key, { step, on, list }]): Trigger => {
+		// The tenderest of a place decides for all that are carried together.
+		const limit = Math.max(0, ...list.map((t) => t.limitC)) + 1;
+		const pause = sky.coldNight(on + 1, 1, limit);
+		const hours =
+			step <= 3
+				? 'two hours in shade'
+				: step <= 6
+					? 'half a day, with some sun'
+					: step <= 9
+						? 'all day, in at night'
+						: 'day and night';
+		const count = list.reduce((sum, t) => sum + t.count, 0);
+		const names = [...new Set(list.map((t) => t.name))];
+		return {
+			key,
+			kind: 'harden',
+			from: on,
+			by: on,
+			chance: 1 - pause,
+			placeId: list[0]!.placeId,
+			targets: list.map((t) => t.id),
+			count,
+			minutes: 2 + 0.15 * count,
+			say:
+				pause > 0.3
+					? `Pause: ${oddsOf(pause)} for ${sayNight(limit)} or less that night.`
+					: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: day ${step} of ${HARDEN_DAYS}, ${hours}.`,
+			ifNeedless: 'a few minutes a day',
+			ifMissed: 'scorched leaves and a week of standing still'
+		};
+	});
+}
+
+/** Heat and drying air: cuttings without roots cannot drink. */
+const HOT_C = 30;
+const DRYING_MM = 5;
+
+export function heatAhead(unrooted: readonly Outdoors[], day: DayNumber, sky: SkyOf, sayDay: (c: number) => string): Trigger[] {
+	const standing = unrooted.filter((t) => t.count > 0);
+	if (standing.length === 0) return [];
+	for (let d = day; d <= day + 2; d++) {
+		const chance = sky.share(d, (m) => m.high >= HOT_C);
+		const drying = sky.on(d).from !== 'usual' && sky.et0(d) >= DRYING_MM;
+		if (chance === null || (chance < 0.5 && !drying)) continue;
+		const count = standing.reduce((s, t) => s + t.count, 0);
+		return [
+			{
+				key: `heat:${d}`,
+				kind: 'heat',
+				from: day,
+				by: d,
+				chance: Math.max(chance, drying ? 0.6 : 0),
+				placeId: standing[0]!.placeId,
+				targets: standing.map((t) => t.id),
+				count,
+				minutes: 6,
+				say: `${sayDay(Math.max(HOT_C, Math.round(sky.on(d).high)))} or a day that draws ${sky.et0(d).toFixed(0)} mm: shade what has no roots, mist morning and noon, look at the water twice.`,
+				ifNeedless: 'a little light',
+				ifMissed: 'wilted tips in an afternoon'
+			}
+		];
+	}
+	return [];
+}
+
+/** Dull and damp: leaves lose little, so cutting, moving and planting cost least. */
+const isDull = (low: number, high: number, rain: number, et0: number) =>
+	low > 1 && high < 24 && (rain >= 0.5 || et0 < 1.5) && rain < 12;
+
+/** The best days of the week ahead to cut and to plant, as share of the forecast that is dull and damp. */
+export function dampDays(day: DayNumber, sky: SkyOf): { day: DayNumber; share: number }[] {
+	const days: { day: DayNumber; share: number }[] = [];
+	for (let d = day; d <= day + 6; d++) {
+		const share = sky.share(d, (m) => isDull(m.low, m.high, m.rain, sky.et0(d)));
+		if (share !== null && share >= 0.6) days.push({ day: d, share });
+	}
+	return days;
+}
+
+/** Rain tomorrow: what is struck where it is to grow is struck the day before. */
+export function rainTomorrow(day: DayNumber, sky: SkyOf): number | null {
+	return sky.share(day + 1, (m) => m.rain >= 2);
+}
+
+/** Is the soil fit to dig: thawed, and not sodden by the rain of the last days? In words, with the reason. */
+export function soilFit(day: DayNumber, sky: SkyOf): { fit: boolean; say: string } {
+	let rain = 0;
+	let mean = 0;
+	for (let n = 1; n <= 10; n++) {
+		const d = sky.on(day - n);
+		if (n <= 3) rain += d.rain - sky.et0(day - n);
+		mean += (d.low + d.high) / 20;
+	}
+	if (mean < -2) return { fit: false, say: 'The soil is frozen.' };
+	// Loam drains to field capacity within two or three days of a soaking. Common practice, no source.
+	if (rain > 12)
+		return { fit: false, say: `Too wet to dig after ${Math.round(rain)} mm more rain than the air took in three days.` };
+	return { fit: true, say: 'The soil is fit to dig.' };
+}
+
+/** The day of this year or the next on which a day of the year comes, on or after a day. */
+export const onOrAfter = (day: DayNumber, doy: number): DayNumber =>
+	doy >= dayOfYear(day) ? dayInYear(yearOf(day), doy) : dayInYear(yearOf(day) + 1, doy);

@@ -1,0 +1,40 @@
+/** Names of the works of the round, as the ledger and the screens call them. */
+export const CARE_WORDS: Record<string, string> = {
+	'change-water': 'Change the water',
+	vent: 'Air the covers',
+	'tap-film': 'Tap the film',
+	mist: 'Mist',
+	water: 'Water',
+	turn: 'Turn',
+	feed: 'Feed',
+	pinch: 'Pinch out',
+	firm: 'Firm in again',
+	strike: 'Strike',
+	look: 'Look',
+	'winter-look': 'Winter look',
+	pot: 'Pot',
+	'winter-count': 'Count after winter',
+	shelter: 'Bring in',
+	plant: 'Plant',
+	cover: 'Cover for the night',
+	harden: 'Harden off',
+	heat: 'Shade and mist in the heat',
+	'damp-days': 'Dull, damp days',
+	'rain-ahead': 'Rain ahead'
+};
+
+/** Days until skipped work is asked for again. Common practice, no source. */
+export const ASKED_AGAIN: Record<string, number> = {
+	look: 10,
+	'winter-look': 7,
+	pot: 14,
+	plant: 21,
+	'winter-count': 30,
+	strike: 14,
+	shelter: 3,
+	cover: 1,
+	harden: 2,
+	heat: 1,
+	'damp-days': 3,
+	'rain-ahead': 1
+};

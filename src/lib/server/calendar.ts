@@ -1,0 +1,33 @@
+/** The round of the next two months as a calendar. */
+import type { Garden } from './context.js';
+import { roundWorld, tasksOf } from './round.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { roundCalendar } from '$lib/formats/roundIcs.js';
+
+const WEATHER = new Set(['shelter', 'cover', 'heat', 'rain-ahead']);
+
+/** `origin` is where the app is read from, for links back to the work. */
+export async function gardenCalendar(garden: Garden, origin: string): Promise<string> {
+	const w = await roundWorld(garden);
+	const now = dayNumber(garden.today);
+	const place = new Map(w.places.map((p) => [p.id, p.name]));
+	const { due } = tasksOf(w, now);
+	return roundCalendar(
+		garden.data.name,
+		garden.id,
+		due.map((t) => ({
+			key: t.key,
+			// Late work is due today; an event in the past is seen by nobody.
+			on: Math.max(t.from, now),
+			by: t.by,
+			title: t.title,
+			place: place.get(t.placeId ?? '') ?? '',
+			text: [t.why, t.chance !== null && t.ifMissed ? `If missed: ${t.ifMissed}. If needless: ${t.ifNeedless}.` : '']
+				.filter(Boolean)
+				.join('\n'),
+			alarm: t.work === 'cover' ? 'afternoon' : WEATHER.has(t.work) ? 'evening-before' : null,
+			address: `${origin}/g/${garden.slug}/${t.link}`
+		})),
+		new Date()
+	);
+}

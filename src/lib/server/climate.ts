@@ -1,0 +1,118 @@
+/**
+ * The climate a garden is reckoned by: its weather record if there is one of enough years, else a record
+ * made from what the person told. Reckoned once for each state of the record and kept.
+ */
+import { createHash } from 'node:crypto';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import { importedDays } from './store/weather.js';
+import { dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import type { GardenData } from '$lib/core/ledger/index.js';
+import type { Climate } from '$lib/core/season/climate.js';
+import { madeRecord } from '$lib/core/season/made.js';
+import type { Moment } from '$lib/core/season/moments.js';
+import { daysOf, LEAST_YEARS, recordOfDays } from '$lib/core/season/record.js';
+import type { DailyRecord, WeatherDay } from '$lib/core/season/record.js';
+import { climateOfRecord, scenariosOf } from '$lib/core/season/scenarios.js';
+import type { RecordClimate } from '$lib/core/season/scenarios.js';
+import { momentOver } from '$lib/core/season/suitability.js';
+
+export interface ClimateBase {
+	/** Changes whenever anything below does. */
+	key: string;
+	record: DailyRecord;
+	/** The record is made, not measured. */
+	made: boolean;
+	/** Why it is made although days were imported. */
+	tooShort: number | null;
+	rc: RecordClimate;
+	climate: Climate;
+	/** Imported days of the last two years, also where the record itself is too short to be used. */
+	recent: WeatherDay[];
+	/** The handbook's kinds with their moments as they fall in this garden. */
+	kinds: Map<string, Kind>;
+}
+
+/** What the person told of the frosts and the cold. */
+export const toldClimate = (d: GardenData): Climate => ({
+	latitude: d.latitude,
+	longitude: d.longitude,
+	coldestC: d.coldest_c,
+	lastFrost: d.last_frost,
+	firstFrost: d.first_frost
+});
+
+/** A household has a handful of gardens; beyond this the oldest is reckoned again when it is asked for. */
+const MOST_KEPT = 24;
+const kept = new Map<string, Promise<ClimateBase>>();
+
+/** `imports` names the standing imports, so that a base is found without reading any day. */
+export function climateBase(gardenId: string, data: GardenData, imports: string, today: string): Promise<ClimateBase> {
+	const told = [data.latitude, data.longitude, data.coldest_c, data.last_frost, data.first_frost, data.frost_from];
+	const key = createHash('sha1')
+		.update(JSON.stringify([gardenId, imports, today.slice(0, 4), told]))
+		.digest('hex');
+	const found = kept.get(key);
+	if (found) return found;
+	const base = reckon(gardenId, data, imports, today, key);
+	kept.set(key, base);
+	// A reckoning that failed (the database was away) is tried anew the next time.
+	base.catch(() => kept.delete(key));
+	if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+	return base;
+}
+
+async function reckon(gardenId: string, data: GardenData, imports: string, today: string, key: string): Promise<ClimateBase> {
+	const now = dayNumber(today);
+	const told = toldClimate(data);
+	const imported = recordOfDays(imports ? await importedDays(database(), gardenId) : []);
+	const measured = climateOfRecord(imported, told, LEAST_YEARS);
+	const record = measured ? imported : madeRecord(told, now);
+	const rc = measured ?? climateOfRecord(record, told)!;
+	const own = !measured || data.frost_from === 'own';
+	const climate: Climate = own ? { ...told, rains: rc.rains } : rc.climate;
+	return {
+		key,
+		record,
+		made: !measured,
+		tooShort: !measured && imports ? imported.low.length : null,
+		rc,
+		climate,
+		recent: daysOf(imported).filter((d) => d.day > now - 730),
+		kinds: resolvedKinds(handbook().kinds, record, rc, now)
+	};
+}
+
+/** Puts the usual day of every rule of the handbook beside it, so that plans use the garden's own. */
+function resolvedKinds(
+	kinds: ReadonlyMap<string, Kind>,
+	record: DailyRecord,
+	rc: RecordClimate,
+	now: DayNumber
+): Map<string, Kind> {
+	const scenarios = scenariosOf(record, rc, yearAhead(now), null);
+	return new Map(
+		[...kinds].map(([id, kind]) => {
+			const at = (m: Moment): Moment => {
+				if (!m.rule) return m;
+				const usual = momentOver(m, scenarios, rc, kind);
+				return usual ? { ...m, at: usual } : m;
+			};
+			const window = <W extends Kind['plant_out'][number]>(w: W): W => ({
+				...w,
+				opens: at(w.opens),
+				closes: at(w.closes),
+				...(w.best ? { best: { from: at(w.best.from), to: at(w.best.to) } } : {})
+			});
+			return [
+				id,
+				{ ...kind, plant_out: kind.plant_out.map(window), ways: kind.ways.map((w) => ({ ...w, window: window(w.window) })) }
+			];
+		})
+	);
+}
+
+/** The year in the middle of the three that scenarios tell, so that they reach from three months back to fifteen ahead. */
+export const yearAhead = (day: DayNumber): number => new Date((day + 150) * 86_400_000).getUTCFullYear();

@@ -1,0 +1,467 @@
+/** The round of a garden: all work that is due, gathered from batches, stock, wants, windows, care and weather. */
+import { v5 as uuidv5 } from 'uuid';
+import { kindsOf, wayIn } from './context.js';
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import { seasonOf } from './season.js';
+import type { Season } from './season.js';
+import * as care from './store/care.js';
+import * as state from './store/state.js';
+import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { inHand } from '$lib/core/ledger/index.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
+import type { CareDue, CareTask } from '$lib/core/round/care.js';
+import { asksFrom } from '$lib/core/round/marks.js';
+import type { Mark, Marks } from '$lib/core/round/marks.js';
+import { batchTasks, inWalkingOrder, mayWait, winterLook } from '$lib/core/round/tasks.js';
+import type { Task } from '$lib/core/round/tasks.js';
+import {
+	bringIn,
+	closestDay,
+	coverTonight,
+	dampDays,
+	hardenOff,
+	heatAhead,
+	onOrAfter,
+	rainTomorrow,
+	soilFit
+} from '$lib/core/round/triggers.js';
+import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
+import { CARE_WORDS } from '$lib/core/round/words.js';
+import { sayTemperature, sayVolume } from '$lib/core/units/index.js';
+import type { UnitChoice } from '$lib/core/units/index.js';
+
+export interface RoundTask {
+	key: string;
+	/** What it is called in the ledger of care: change-water, look, shelter, … */
+	work: string;
+	title: string;
+	code: string | null;
+	from: DayNumber;
+	by: DayNumber;
+	late: boolean;
+	placeId: string | null;
+	targets: string[];
+	batchId: string | null;
+	link: string;
+	count: number;
+	minutes: number;
+	why: string;
+	chance: number | null;
+	ifNeedless: string | null;
+	ifMissed: string | null;
+	/** Comes again after so many days. */
+	every: number | null;
+	/** Standing entries of its batch when this was drawn. */
+	seen: number | null;
+	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
+	log: 'tap' | 'count' | 'bring' | 'page';
+}
+
+export interface RoundStop {
+	placeId: string | null;
+	placeName: string;
+	tasks: RoundTask[];
+	minutes: number;
+}
+
+export interface Round {
+	/** Due by the end of the day viewed, and in the six days after. */
+	stops: RoundStop[];
+	week: RoundTask[];
+	/** Minutes of the week, repeats counted. */
+	minutes: number;
+	todayMinutes: number;
+	budget: number;
+	mayWait: string[];
+	later: { on: string; title: string; link: string }[];
+	sky: { soil: string; damp: { on: string; share: number }[]; rain: number | null };
+	shelters: { id: string; name: string }[];
+}
+
+const SHELTERED = new Set(['sill', 'lit_shelf', 'frame', 'garage']);
+const WEEK = 6;
+/** Farther ahead than this the round only tells what is coming. */
+const HORIZON = 60;
+/** Days a room is warm on average if its place does not say. Common practice, no source. */
+const ROOM_C = 16;
+
+export const careId = (gardenId: string, work: string, placeId: string | null): string =>
+	uuidv5(`${work} ${placeId ?? 'none'}`, gardenId);
+
+export interface RoundWorld {
+	garden: Garden;
+	season: Season;
+	kinds: Map<string, Kind>;
+	places: state.PlaceRow[];
+	batches: Batch[];
+	stocks: state.StockRow[];
+	wants: state.WantRow[];
+	marks: Marks;
+}
+
+export async function roundWorld(garden: Garden): Promise<RoundWorld> {
+	const db = database();
+	const [season, kinds, places, batches, stocks, wants, cares] = await Promise.all([
+		seasonOf(garden),
+		kindsOf(garden),
+		state.places(db, garden.id),
+		state.batches(db, garden.id, ['planned', 'growing']),
+		state.stocks(db, garden.id),
+		state.wants(db, garden.id),
+		care.cares(db, garden.id)
+	]);
+	const marks = new Map<string, Mark>();
+	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
+	const later = (a: DayNumber | null, b: DayNumber | null) => (a === null ? b : b === null ? a : Math.max(a, b));
+	for (const row of cares)
+		for (const [target, m] of Object.entries(row.marks)) {
+			const key = `${row.care} ${target}`;
+			const before = marks.get(key);
+			// A batch that was moved has marks at both its places: the later ones hold.
+			marks.set(key, {
+				done: later(before?.done ?? null, day(m.done)),
+				skipped: later(before?.skipped ?? null, day(m.skipped)),
+				until: later(before?.until ?? null, day(m.until))
+			});
+		}
+	return { garden, season, kinds, places, batches, stocks, wants, marks: (work, target) => marks.get(`${work} ${target}`) };
+}
+
+const nights = (units: UnitChoice) => (c: number) => sayTemperature(c, units);
+
+export function outdoorsOf(w: RoundWorld): Outdoors[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '');
+	const planted = (id: string | null) => ['bed', 'hedge', 'slope', 'nursery_row'].includes(place.get(id ?? '')?.kind ?? '');
+	const thing = (kind: Kind) => ({ limitC: kind.winter.limit_c, hardyC: kind.hardiness_c.v, name: kind.common });
+	const found: Outdoors[] = [];
+	for (const b of w.batches) {
+		const kind = w.kinds.get(b.kindId);
+		if (!kind || b.status !== 'growing' || !out(b.placeId) || inHand(b) === 0) continue;
+		found.push({ id: b.id, what: 'batch', placeId: b.placeId, count: inHand(b), movable: !planted(b.placeId), ...thing(kind) });
+	}
+	for (const s of w.stocks) {
+		const kind = w.kinds.get(s.kind_id);
+		if (!kind || s.gone_on || !out(s.place_id)) continue;
+		// Tender stock in a bed is lifted: it is carried in all the same.
+		found.push({ id: s.id, what: 'stock', placeId: s.place_id, count: s.count, movable: true, ...thing(kind) });
+	}
+	return found;
+}
+
+/** Tender enough that this garden's winter would take it: what bears the winter stays out. */
+const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;
+
+export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks: Marks = w.marks): CareDue[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const rules = [...handbook().care.values()];
+	const { containers } = handbook();
+	return w.batches.flatMap((batch) => {
+		const kind = w.kinds.get(batch.kindId);
+		const way = wayIn(kind, batch.wayId);
+		if (!kind || !way) return [];
+		const placeKind = place.get(batch.placeId ?? '')?.kind ?? null;
+		return careOf(
+			{ batch, kind, way, placeKind, containers, climate: w.garden.climate, sky: w.season.sky, marks },
+			rules,
+			day,
+			until
+		);
+	});
+}
+
+/** Work of stages, looks and plantings. */
+function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const stock = new Map(w.stocks.map((s) => [s.id, s]));
+	const tasks: Task[] = [];
+	for (const b of w.batches) {
+		const kind = w.kinds.get(b.kindId);
+		const way = wayIn(kind, b.wayId);
+		if (!kind || !way) continue;
+		tasks.push(...batchTasks(b, kind, way, day, day + HORIZON, w.garden.climate));
+		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.garden.climate));
+	}
+	return (
+		tasks
+			// A planned batch is struck where its stock stands, if it has no place of its own.
+			.map((t) => (t.kind === 'strike' && t.stockId ? { ...t, placeId: stock.get(t.stockId)?.place_id ?? t.placeId } : t))
+			.map((t) => {
+				const from = asksFrom(t.kind, t.from, w.marks(t.kind, t.batchId ?? t.stockId ?? ''));
+				return { ...t, from, by: Math.max(t.by, from) };
+			})
+	);
+}
+
+/** Wants for which nothing grows yet, while the window of one of their ways is open. */
+function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
+	const served = new Set(w.batches.map((b) => b.wantId));
+	return w.wants.flatMap((want): RoundTask[] => {
+		const kind = w.kinds.get(want.kind_id);
+		if (!kind || want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
+		const stock = w.stocks.find((s) => s.kind_id === kind.id && !s.gone_on);
+		const open = kind.ways
+			.map((way) => ({ way, odds: w.season.windows(way.window, kind) }))
+			.filter((o) => o.odds.on(day) >= 0.6)
+			.map((o) => ({ ...o, closes: o.odds.likely.find((l) => l.closes.p90 >= day && l.opens.p10 <= day)?.closes }))[0];
+		if (!open) return [];
+		const way = handbook().ways.get(open.way.way);
+		const mark = w.marks('decide', want.id);
+		const from = asksFrom('decide', day, mark, 14);
+		const by = open.closes?.p50 ?? day + 14;
+		return [
+			{
+				...blank,
+				key: `decide:${want.id}`,
+				work: 'decide',
+				title: `Plan ${want.target} ${kind.common}${want.label ? `, ${want.label}` : ''}`,
+				from,
+				by: Math.max(by, from),
+				late: false,
+				placeId: stock?.place_id ?? want.place_id,
+				targets: [want.id],
+				link: `wants/${want.id}`,
+				count: want.target,
+				minutes: 3,
+				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes.p50), false)}` : ''}.`
+			}
+		];
+	});
+}
+
+const blank = {
+	code: null,
+	batchId: null,
+	chance: null,
+	ifNeedless: null,
+	ifMissed: null,
+	every: null,
+	seen: null,
+	log: 'page'
+} as const satisfies Partial<RoundTask>;
+
+const VERB: Record<string, string> = {
+	strike: 'Strike',
+	look: 'Look at',
+	'winter-look': 'Look over',
+	pot: 'Pot',
+	plant: 'Plant'
+};
+const TRIGGER_TITLES: Record<Trigger['kind'], (count: number, litres?: number) => string> = {
+	shelter: (n) => `Bring in ${n} pot${n === 1 ? '' : 's'}`,
+	cover: (n) => `Cover ${n} for the night`,
+	harden: (n) => `Harden off ${n}`,
+	heat: (n) => `Shade and mist ${n}`,
+	'damp-days': () => 'Dull, damp days',
+	'rain-ahead': (n) => `Strike ${n} in place today`
+};
+
+function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
+	const { season, garden } = w;
+	const all = outdoorsOf(w);
+	const { rc, climate } = garden.base;
+	const room = w.places.filter(
+		(p) => !p.closed && (p.kind === 'sill' || p.kind === 'lit_shelf') && p.low_c !== null && p.high_c !== null
+	);
+	const indoorsC = room.length ? room.reduce((s, p) => s + (p.low_c! + p.high_c!) / 2, 0) / room.length : ROOM_C;
+	const doy = closestDay(rc.normals, rc.middle, indoorsC);
+	const say = nights(garden.units);
+	const soft = all.filter((o) => tender(o, climate.coldestC));
+	const unrooted = all.filter((o) => o.what === 'batch' && w.batches.some((b) => b.id === o.id && b.unrooted > 0));
+	const found = [
+		...bringIn(soft, day, day + HORIZON, season.sky, doy === null ? null : onOrAfter(day - 30, doy), say),
+		...coverTonight(
+			all.filter((o) => !tender(o, climate.coldestC) && o.limitC > -15 && o.what === 'batch'),
+			day,
+			season.sky,
+			say
+		),
+		...heatAhead(unrooted, day, season.sky, say)
+	];
+	const inside = w.batches.flatMap((b) => {
+		const kind = w.kinds.get(b.kindId);
+		const way = wayIn(kind, b.wayId);
+		const at = w.places.find((p) => p.id === b.placeId);
+		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
+		const plant = batchTasks(b, kind, way, day, day + HORIZON, climate).find((t) => t.kind === 'plant');
+		if (!plant) return [];
+		return [
+			{
+				id: b.id,
+				what: 'batch' as const,
+				placeId: b.placeId,
+				count: b.potted + b.rooted,
+				limitC: kind.winter.limit_c,
+				hardyC: kind.hardiness_c.v,
+				movable: true,
+				name: kind.common,
+				plantOn: Math.max(plant.from, day)
+			}
+		];
+	});
+	found.push(...hardenOff(inside, day, day + WEEK, season.sky, say));
+	const rain = rainTomorrow(day, season.sky);
+	const inPlace = w.batches.filter((b) => {
+		const way = wayIn(w.kinds.get(b.kindId), b.wayId);
+		return b.status === 'planned' && way?.way === 'in-place' && Math.abs(dayNumber(b.plannedOn!) - day) <= 14;
+	});
+	if (rain !== null && rain >= 0.6 && inPlace.length)
+		found.push({
+			key: `rain-ahead:${day}`,
+			kind: 'rain-ahead',
+			from: day,
+			by: day,
+			chance: rain,
+			placeId: inPlace[0]!.placeId,
+			targets: inPlace.map((b) => b.id),
+			count: inPlace.reduce((s, b) => s + b.plannedCount, 0),
+			minutes: 0,
+			say: `Rain tomorrow, ${Math.round(rain * 10)} in 10: what is struck today is watered in.`,
+			ifNeedless: 'a can of water',
+			ifMissed: 'wait for the next rain'
+		});
+	// Done, skipped or put off for all that it touches: it does not ask again until then.
+	return found.filter((t) => !t.targets.every((id) => rests(t, w.marks(t.kind, id), day)));
+}
+
+const rests = (t: Trigger, mark: Mark | undefined, day: DayNumber): boolean =>
+	mark !== undefined &&
+	((mark.done !== null && mark.done >= (t.kind === 'shelter' ? t.from - 30 : Math.min(t.from, day))) ||
+		asksFrom(t.kind, day, mark) > day);
+
+export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
+	const batchById = new Map(w.batches.map((b) => [b.id, b]));
+	const { containers, care: rules } = handbook();
+	const kindName = (t: Task) => w.kinds.get(batchById.get(t.batchId ?? '')?.kindId ?? '')?.common ?? '';
+	const stage = stageTasks(w, day).map((t): RoundTask => {
+		const b = t.batchId ? batchById.get(t.batchId) : undefined;
+		return {
+			...blank,
+			key: t.key,
+			work: t.kind,
+			title:
+				t.kind === 'winter-count'
+					? `Count ${t.count} ${kindName(t)} after winter`
+					: `${VERB[t.kind] ?? t.kind} ${t.count} ${kindName(t)}`,
+			code: b?.code ?? null,
+			from: t.from,
+			by: t.by,
+			late: t.by < day,
+			placeId: t.placeId,
+			targets: [t.batchId ?? t.stockId ?? ''],
+			batchId: t.batchId,
+			link: t.batchId ? `bench/${t.batchId}?do=${t.kind}` : 'wants',
+			count: t.count,
+			minutes: t.minutes,
+			why: t.why,
+			seen: b?.entries ?? null,
+			log: t.kind === 'look' || t.kind === 'winter-look' || t.kind === 'winter-count' ? 'count' : 'page'
+		};
+	});
+	const cares = atOnePlace(careDues(w, day, day + WEEK), day);
+	const careTasks = cares.map((c): RoundTask => {
+		const rule = rules.get(c.care);
+		const of = c.batchIds.map((id) => batchById.get(id)!);
+		const names = [...new Set(of.map((b) => w.kinds.get(b.kindId)?.common ?? ''))];
+		const held =
+			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, containers)?.name ?? 'pot'));
+		return {
+			...blank,
+			key: `${c.care}:${c.placeId ?? 'none'}:${c.due}`,
+			work: c.care,
+			title: `${CARE_WORDS[c.care] ?? c.care}: ${c.containers} ${held[c.containers === 1 ? 0 : 1]}${c.litres ? `, about ${sayVolume(c.litres, w.garden.units)}` : ''}`,
+			code: of.length === 1 ? of[0]!.code : null,
+			from: c.due,
+			by: c.due + Math.max(1, Math.floor((c.every ?? 4) / 2)),
+			late: c.due + Math.max(1, Math.floor((c.every ?? 4) / 2)) < day,
+			placeId: c.placeId,
+			targets: c.batchIds,
+			batchId: of.length === 1 ? of[0]!.id : null,
+			link: of.length === 1 ? `bench/${of[0]!.id}` : 'bench',
+			count: c.containers,
+			minutes: c.minutes,
+			why: `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' and more' : ''}. ${c.why}`,
+			every: c.every,
+			log: 'tap'
+		};
+	});
+	const triggers = triggersOf(w, day).map((t): RoundTask => ({
+		...blank,
+		key: t.key,
+		work: t.kind,
+		title: TRIGGER_TITLES[t.kind](t.count),
+		from: t.from,
+		by: t.by,
+		late: t.by < day,
+		placeId: t.placeId,
+		targets: t.targets,
+		link: 'weather',
+		count: t.count,
+		minutes: t.minutes,
+		why: t.say,
+		chance: t.chance,
+		ifNeedless: t.ifNeedless,
+		ifMissed: t.ifMissed,
+		log: t.kind === 'shelter' ? 'bring' : 'tap'
+	}));
+	return { due: [...triggers, ...stage, ...careTasks, ...openWindows(w, day)], cares };
+}
+
+function thingOf(names: readonly string[]): [string, string] {
+	const tray = names.every((n) => /tray/.test(n));
+	return tray ? ['tray', 'trays'] : names.some((n) => /tray/.test(n)) ? ['pot and tray', 'pots and trays'] : ['pot', 'pots'];
+}
+
+/** How often a task comes in the week. */
+const times = (t: RoundTask, day: DayNumber): number => {
+	const first = Math.max(t.from, day);
+	return t.every ? Math.max(1, Math.floor((day + WEEK - first) / t.every) + 1) : 1;
+};
+
+export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
+	const w = await roundWorld(garden);
+	const { due: all } = tasksOf(w, day);
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const walkOf = (id: string | null) => place.get(id ?? '')?.walk ?? 1000;
+	const week = all.filter((t) => t.from <= day + WEEK);
+	const today = inWalkingOrder(
+		week.filter((t) => t.from <= day),
+		walkOf
+	);
+	const stops: RoundStop[] = [];
+	for (const t of today) {
+		let stop = stops.find((s) => s.placeId === t.placeId);
+		if (!stop)
+			stops.push(
+				(stop = { placeId: t.placeId, placeName: place.get(t.placeId ?? '')?.name ?? 'No place given', tasks: [], minutes: 0 })
+			);
+		stop.tasks.push(t);
+		stop.minutes += t.minutes;
+	}
+	const weekly = week.map((t) => ({ ...t, minutes: t.minutes * times(t, day) }));
+	const budget = garden.data.minutes_per_week;
+	return {
+		stops,
+		week: week.filter((t) => t.from > day).sort((a, b) => a.from - b.from || walkOf(a.placeId) - walkOf(b.placeId)),
+		minutes: weekly.reduce((s, t) => s + t.minutes, 0),
+		todayMinutes: today.reduce((s, t) => s + t.minutes, 0),
+		budget,
+		mayWait: mayWait(weekly, day, budget),
+		later: all
+			.filter((t) => t.from > day + WEEK)
+			.sort((a, b) => a.from - b.from)
+			.slice(0, 8)
+			.map((t) => ({ on: isoOf(t.from), title: t.title, link: t.link })),
+		sky: {
+			soil: soilFit(day, w.season.sky).say,
+			damp: dampDays(day, w.season.sky).map((d) => ({ on: isoOf(d.day), share: d.share })),
+			rain: rainTomorrow(day, w.season.sky)
+		},
+		shelters: w.places.filter((p) => !p.closed && SHELTERED.has(p.kind)).map((p) => ({ id: p.id, name: p.name }))
+	};
+}

@@ -1,0 +1,124 @@
+/** The season of a garden as it stands today: what was observed, what is told, what people saw, and its windows. */
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import { keepFresh, STATION_DAYS } from './station.js';
+import * as care from './store/care.js';
+import * as weather from './store/weather.js';
+import { yearAhead } from './climate.js';
+import { addDays, dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { skyOf } from '$lib/core/round/sky.js';
+import type { SkyOf } from '$lib/core/round/sky.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { merged } from './store/weather.js';
+import type { WeatherDay } from '$lib/core/season/record.js';
+import { scenariosOf } from '$lib/core/season/scenarios.js';
+import type { Forecast, Scenario } from '$lib/core/season/scenarios.js';
+import { windowOdds } from '$lib/core/season/suitability.js';
+import type { Sighting, SightingOf, WindowOdds } from '$lib/core/season/suitability.js';
+import type { WindowRule } from '$lib/core/season/windows.js';
+
+export interface StationNews {
+	/** Is there a station at all? */
+	there: boolean;
+	okAt: string | null;
+	trouble: string | null;
+	issuedOn: string | null;
+	hours: { date: string; hours: number[] } | null;
+}
+
+export interface Season {
+	observed: WeatherDay[];
+	forecast: Forecast | null;
+	station: StationNews;
+	sky: SkyOf;
+	sightings: Map<string, Sighting[]>;
+	/** Windows of a rule for a kind, sharpened by all that is known. */
+	windows(rule: WindowRule, kind: Kind): WindowOdds;
+}
+
+interface Kept {
+	key: string;
+	observed: WeatherDay[];
+	forecast: Forecast | null;
+	sky: SkyOf;
+	scenarios: Scenario[] | null;
+	odds: Map<string, WindowOdds>;
+}
+const MOST_KEPT = 24;
+const kept = new Map<string, Kept>();
+
+export async function seasonOf(garden: Garden): Promise<Season> {
+	const db = database();
+	let state = await weather.stationState(db, garden.id);
+	if (await keepFresh(garden, state)) state = await weather.stationState(db, garden.id);
+	const [seen] = await Promise.all([care.sightings(db, garden.id)]);
+	const now = dayNumber(garden.today);
+	const key = `${garden.base.key} ${state?.ok_at?.getTime() ?? 0} ${garden.today}`;
+	let k = kept.get(garden.id);
+	if (!k || k.key !== key) {
+		const told = await weather.stationDays(db, garden.id, addDays(garden.today, -STATION_DAYS));
+		const observed = merged([...told, ...garden.base.recent]).sort((a, b) => a.day - b.day);
+		const forecast: Forecast | null =
+			state?.forecast && state.issued_on ? { from: dayNumber(state.issued_on), members: state.forecast } : null;
+		k = {
+			key,
+			observed,
+			forecast,
+			sky: skyOf(garden.base.record, garden.base.rc, observed, forecast, now),
+			scenarios: null,
+			odds: new Map()
+		};
+		kept.delete(garden.id);
+		kept.set(garden.id, k);
+		if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+	}
+	const mine = k;
+	const sightings = new Map<string, Sighting[]>();
+	for (const s of seen) {
+		const list = sightings.get(s.kind_id) ?? [];
+		list.push({ event: s.event as SightingOf, day: dayNumber(s.seen_on) });
+		sightings.set(s.kind_id, list);
+	}
+	return {
+		observed: mine.observed,
+		forecast: mine.forecast,
+		station: {
+			there: state !== null,
+			okAt: state?.ok_at?.toISOString() ?? null,
+			trouble: state?.trouble ?? null,
+			issuedOn: state?.issued_on ?? null,
+			hours: state?.hours ?? null
+		},
+		sky: mine.sky,
+		sightings,
+		windows(rule, kind) {
+			const eyes = sightings.get(kind.id) ?? [];
+			const name = JSON.stringify([kind.id, rule, eyes]);
+			let odds = mine.odds.get(name);
+			if (!odds) {
+				mine.scenarios ??= scenariosOf(garden.base.record, garden.base.rc, yearAhead(now), {
+					today: now - 1,
+					observed: mine.observed,
+					forecast: mine.forecast
+				});
+				// Sightings make new names: what is no longer asked for must not pile up.
+				if (mine.odds.size > 2000) mine.odds.clear();
+				mine.odds.set(name, (odds = windowOdds(rule, mine.scenarios, garden.base.rc, kind, eyes)));
+			}
+			return odds;
+		}
+	};
+}
+
+export interface WindowSpan {
+	opens: { p10: DayNumber; p50: DayNumber; p90: DayNumber };
+	closes: { p10: DayNumber; p50: DayNumber; p90: DayNumber };
+	bestFrom: DayNumber;
+	bestTo: DayNumber;
+	share: number;
+}
+
+/** The openings of a window that touch a span of days, as likely dates. */
+export const spansOf = (odds: WindowOdds, from: DayNumber, to: DayNumber): WindowSpan[] =>
+	odds.likely.filter((l) => l.closes.p90 >= from && l.opens.p10 <= to);

@@ -1,0 +1,128 @@
+<script lang="ts">
+	/** One piece of work: what, why, and one tap to log it; the rest opens when asked for. */
+	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayMinutes } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import type { RoundTask } from '$lib/server/round.js';
+
+	interface Props {
+		task: RoundTask;
+		base: string;
+		today: string;
+		isToday: boolean;
+		mayWait: boolean;
+		shelters: { id: string; name: string }[];
+		/** Shown with the day it falls due, not in the order of the walk. */
+		dated?: boolean;
+	}
+	let { task, base, today, isToday, mayWait, shelters, dated = false }: Props = $props();
+	let open = $state<'more' | 'count' | null>(null);
+	const frost = $derived(task.chance !== null && task.work !== 'harden' && task.work !== 'rain-ahead');
+</script>
+
+{#snippet work()}
+	<input type="hidden" name="work" value={task.work} />
+	<input type="hidden" name="place" value={task.placeId ?? ''} />
+	<input type="hidden" name="targets" value={task.targets.join(',')} />
+	{#if task.batchId}<input type="hidden" name="batch" value={task.batchId} />{/if}
+{/snippet}
+
+<li class="py-3 first:pt-0">
+	<div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+		<div class="min-w-0 flex-1 basis-64">
+			<p class="text-lg leading-snug font-semibold">
+				{task.title}
+				{#if task.code}<span class="ml-1 border border-ink px-1.5 font-mono text-base font-normal whitespace-nowrap"
+						>{task.code}</span
+					>{/if}
+				{#if frost}<span class="ml-1 bg-frost/25 px-1.5 text-base font-normal whitespace-nowrap"
+						>{task.chance! > 0.95 ? 'almost sure' : `${Math.max(1, Math.round(task.chance! * 10))} in 10`}</span
+					>{/if}
+			</p>
+			<p class="note">
+				{#if task.late}<strong class="text-madder">Late: was due by {sayDate(isoOf(task.by), false)}.</strong>{:else if dated}From {sayDate(
+						isoOf(task.from),
+						false
+					)}.{:else if task.by > task.from}By {sayDate(isoOf(task.by), false)}.{/if}
+				{task.why}
+				{sayMinutes(Math.max(1, task.minutes))}{task.every && task.every < 7
+					? `, every ${task.every === 1 ? 'day' : `${task.every} days`}`
+					: ''}.
+				{#if mayWait}<strong>May wait.</strong>{/if}
+			</p>
+			{#if task.ifMissed && task.chance !== null && task.work !== 'harden'}
+				<p class="note">If left and it comes: {task.ifMissed}. If done and it does not: {task.ifNeedless}.</p>
+			{/if}
+		</div>
+		{#if isToday}
+			<div class="flex flex-wrap gap-2">
+				{#if task.log === 'tap'}
+					<EntryForm action="?/done" submit="Done" {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
+				{:else if task.log === 'count'}
+					{#if task.work !== 'winter-count'}
+						<EntryForm action="?/well" submit="All well" {today} dated={false} noted={false} seen={task.seen} quiet
+							>{@render work()}</EntryForm
+						>
+					{/if}
+					<button class="act" aria-expanded={open === 'count'} onclick={() => (open = open === 'count' ? null : 'count')}
+						>Count</button
+					>
+				{:else if task.log === 'page'}
+					<a class="act self-start" href="{base}/{task.link}"
+						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' ? 'Plan' : 'Log it'}</a
+					>
+				{/if}
+				<button
+					class="act"
+					aria-expanded={open === 'more'}
+					aria-label="Skip or put off: {task.title}"
+					onclick={() => (open = open === 'more' ? null : 'more')}>Not now</button
+				>
+			</div>
+		{/if}
+	</div>
+	{#if isToday && task.log === 'bring'}
+		{#if shelters.length}
+			<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false}>
+				{@render work()}
+				<div class="mt-2 max-w-xs">
+					<SelectField
+						label="Where to"
+						name="to"
+						value={shelters[0]!.id}
+						items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+					/>
+				</div>
+			</EntryForm>
+		{:else}
+			<p class="note mt-2">
+				There is no sheltered place yet: <a class="underline" href="{base}/settings">add a sill, shelf or garage</a>.
+			</p>
+		{/if}
+	{/if}
+	{#if open === 'count'}
+		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
+			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={task.seen} ondone={() => (open = null)}>
+				{@render work()}
+				<Stepper label="Alive" name="alive" value={task.count} min={0} max={task.count} />
+				{#if task.work !== 'winter-count'}
+					<Stepper label="Of these rooted" name="rooted" value={0} min={0} max={task.count} />
+				{/if}
+			</EntryForm>
+		</div>
+	{:else if open === 'more'}
+		<div class="mt-3 grid max-w-2xl gap-6 border-l-4 border-catkin pl-4 sm:grid-cols-2">
+			<EntryForm action="?/putoff" submit="Put off" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
+				{@render work()}
+				<Field label="Until" name="until" type="date" value={addDays(today, 3)} />
+			</EntryForm>
+			<EntryForm action="?/skip" submit="Skip this time" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
+				{@render work()}
+				<Field label="Why (if you like)" name="why" value="" />
+			</EntryForm>
+		</div>
+	{/if}
+</li>

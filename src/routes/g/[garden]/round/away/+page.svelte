@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayMinutes } from '$lib/core/units/index.js';
+	import Field from '$lib/ui/Field.svelte';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const days = $derived([...new Set((data.away?.rows ?? []).map((r) => r.day))]);
+	const span = $derived(`${sayDate(data.asked.from)} to ${sayDate(data.asked.to)}`);
+</script>
+
+<svelte:head><title>Away · {data.garden.name}</title></svelte:head>
+
+<div class="no-print">
+	<h1>Away</h1>
+	<form method="GET" class="mt-4 flex max-w-2xl flex-wrap items-end gap-4">
+		<Field label="First day away" name="from" type="date" value={data.asked.from} />
+		<Field label="Last day away" name="to" type="date" value={data.asked.to} />
+		<button class="act act-main">Show</button>
+	</form>
+	{#if data.problem}
+		<p role="alert" class="mt-4 border-l-4 border-madder bg-pane px-3 py-2 text-madder">{data.problem.sentence}</p>
+	{/if}
+</div>
+
+{#if data.away}
+	<section class="no-print mt-8 border-t border-ink pt-5">
+		<h2>Before you leave</h2>
+		{#if data.away.before.length}
+			<p class="mt-1">
+				<span class="figure">{Math.round(data.away.minutes)}</span>
+				<span class="unit">min, on or before {sayDate(data.asked.from, false)}</span>
+			</p>
+			<ul class="ruled mt-3 max-w-3xl">
+				{#each data.away.before as task (task.key)}
+					<li class="flex flex-wrap justify-between gap-x-4 py-2">
+						<a class="underline underline-offset-4" href="{base}/{task.link}">{task.title}</a>
+						<span class="note">by {sayDate(isoOf(task.by), false)}, {sayMinutes(Math.max(1, task.minutes))}</span>
+					</li>
+				{/each}
+			</ul>
+		{:else}
+			<p class="mt-1">Nothing falls due before you are back.</p>
+		{/if}
+	</section>
+
+	<section class="mt-8 border-t border-ink pt-5">
+		<div class="flex flex-wrap items-center justify-between gap-4">
+			<h2>For whoever looks after it, {span}</h2>
+			{#if data.away.rows.length}
+				<p class="no-print flex gap-3">
+					<button class="act" onclick={() => print()}>Print</button>
+					<a class="act" href="{base}/round/away/sheet.pdf?from={data.asked.from}&to={data.asked.to}" data-sveltekit-reload
+						>As PDF</a
+					>
+				</p>
+			{/if}
+		</div>
+		{#if data.away.rows.length}
+			{#each days as day (day)}
+				<h3 class="mt-5 border-t border-rule pt-3">{day}</h3>
+				<ul class="ruled max-w-3xl">
+					{#each data.away.rows.filter((r) => r.day === day) as row (row.place + row.what)}
+						<li class="grid gap-x-4 py-2 sm:grid-cols-[1.5rem_14rem_1fr]">
+							<span class="mt-1 hidden size-4 border border-ink sm:block" aria-hidden="true"></span>
+							<span class="font-semibold">{row.what}</span>
+							<span>{row.place}. {row.how}</span>
+						</li>
+					{/each}
+				</ul>
+			{/each}
+		{:else}
+			<p class="mt-2">Nothing needs doing in those days, if all is watered before you leave.</p>
+		{/if}
+	</section>
+{/if}

@@ -1,0 +1,338 @@
+<script lang="ts">
+	/**
+	 * Who: the gardener at the table, or with the phone before going out. Question: what has the season done,
+	 * and what will the nights do? Computes: odds of frost by night, frost dates, warmth and chill against the
+	 * usual. Biggest: the odds that it freezes in the next ten nights. At 390 px: tables scroll, charts shrink.
+	 */
+	import type { EChartsCoreOption } from 'echarts/core';
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayTemperature, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
+	import Chart from '$lib/ui/Chart.svelte';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import { sayAge } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const v = $derived(data.view);
+	const units = $derived(data.garden.units);
+	const t = (c: number) => sayTemperature(c, units);
+	const shown = (c: number) => Math.round((units.temperature === 'F' ? toFahrenheit(c) : c) * 10) / 10;
+	const odds = (p: number) => (p >= 0.97 ? 'almost sure' : p <= 0.03 ? '–' : `${Math.max(1, Math.round(p * 10))} in 10`);
+	const none = $derived(v.nights.reduce((free, n) => free * (1 - n.freeze), 1));
+	const worst = $derived([...v.nights].sort((a, b) => b.freeze - a.freeze)[0]!);
+	const QUANTILES = ['1 year in 10', 'every other year', '9 years in 10'];
+	const day = (iso: string | null) => (iso === null ? 'never' : sayDate(iso, false));
+	const age = $derived(v.station.okAt ? data.now - Date.parse(v.station.okAt) : null);
+	const degrees = $derived(units.temperature === 'F' ? '°F' : '°C');
+	/** A degree day is a degree: in °F there are 1.8 of them. */
+	const dd = (n: number) => Math.round(units.temperature === 'F' ? n * 1.8 : n);
+
+	const year = $derived.by((): EChartsCoreOption => {
+		const line = (name: string, color: string, of: (d: (typeof v.days)[number]) => number | null, more = {}) => ({
+			name,
+			type: 'line',
+			showSymbol: false,
+			data: v.days.map((d) => [d.day, of(d) === null ? null : shown(of(d)!)]),
+			lineStyle: { color, width: 1.2 },
+			itemStyle: { color },
+			...more
+		});
+		const band = (of: 'low' | 'high', color: string) => [
+			{
+				name: `${of} p10`,
+				type: 'line',
+				stack: of,
+				symbol: 'none',
+				lineStyle: { opacity: 0 },
+				data: v.fan.map((d) => [d.day, shown(d[of].p10)]),
+				tooltip: { show: false },
+				stackStrategy: 'all'
+			},
+			{
+				name: `${of} span`,
+				type: 'line',
+				stack: of,
+				symbol: 'none',
+				lineStyle: { opacity: 0 },
+				areaStyle: { color, opacity: 0.35 },
+				data: v.fan.map((d) => [d.day, shown(d[of].p90) - shown(d[of].p10)]),
+				tooltip: { show: false },
+				stackStrategy: 'all'
+			}
+		];
+		return {
+			grid: { left: 44, right: 12, top: 30, bottom: 28 },
+			legend: { top: 0, data: ['highest', 'lowest', 'usual'] },
+			xAxis: { type: 'time' },
+			yAxis: { type: 'value', name: degrees },
+			tooltip: { trigger: 'axis' },
+			series: [
+				line('usual', '#4d6157', (d) => d.normalHigh, { lineStyle: { color: '#4d6157', width: 1.5, type: 'dashed' } }),
+				line('usual', '#4d6157', (d) => d.normalLow, { lineStyle: { color: '#4d6157', width: 1.5, type: 'dashed' } }),
+				line('highest', '#7a5f00', (d) => d.high),
+				line('lowest', '#2f6690', (d) => d.low, {
+					markLine: {
+						silent: true,
+						symbol: 'none',
+						label: { show: false },
+						data: [{ yAxis: shown(0) }],
+						lineStyle: { color: '#9b2335' }
+					}
+				}),
+				...band('low', '#2f6690'),
+				...band('high', '#7a5f00')
+			]
+		};
+	});
+	const fan = $derived.by((): EChartsCoreOption => {
+		const dates = v.fan.map((d) => sayDate(d.day, false));
+		const of = (c: 'low' | 'high', color: string, name: string) => [
+			{
+				name: `${c}0`,
+				type: 'line',
+				stack: c,
+				symbol: 'none',
+				lineStyle: { opacity: 0 },
+				data: v.fan.map((d) => shown(d[c].p10)),
+				stackStrategy: 'all'
+			},
+			{
+				name: `${c}1`,
+				type: 'line',
+				stack: c,
+				symbol: 'none',
+				lineStyle: { opacity: 0 },
+				areaStyle: { color, opacity: 0.3 },
+				data: v.fan.map((d) => shown(d[c].p90) - shown(d[c].p10)),
+				stackStrategy: 'all'
+			},
+			{
+				name,
+				type: 'line',
+				symbolSize: 6,
+				data: v.fan.map((d) => shown(d[c].p50)),
+				lineStyle: { color, width: 2 },
+				itemStyle: { color }
+			}
+		];
+		return {
+			grid: { left: 44, right: 12, top: 30, bottom: 28 },
+			legend: { top: 0, data: ['highest', 'lowest'] },
+			xAxis: { type: 'category', data: dates },
+			yAxis: { type: 'value', name: degrees },
+			series: [
+				...of('high', '#7a5f00', 'highest'),
+				...of('low', '#2f6690', 'lowest').map((s) =>
+					s.name === 'lowest'
+						? {
+								...s,
+								markLine: {
+									silent: true,
+									symbol: 'none',
+									label: { show: false },
+									data: [{ yAxis: shown(0) }],
+									lineStyle: { color: '#9b2335' }
+								}
+							}
+						: s
+				)
+			]
+		};
+	});
+	const warmer = $derived(v.warmth[1]!.here - v.warmth[1]!.usual);
+</script>
+
+<svelte:head><title>Weather · {data.garden.name}</title></svelte:head>
+
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>Weather{data.isToday ? '' : ` from ${sayDate(data.viewed)}`}</h1>
+		<p class="mt-2">
+			<span class="figure"
+				>{1 - none > 0.97 ? 'Almost sure' : 1 - none < 0.03 ? 'Hardly' : `${Math.round((1 - none) * 10)} in 10`}</span
+			>
+			<span class="unit"
+				>that a night of the next ten freezes{worst.freeze > 0.03 ? `; likeliest ${sayDate(worst.on, false)}` : ''}</span
+			>
+		</p>
+	</div>
+	<p class="max-w-md text-faded">
+		{#if v.source.made}
+			<strong class="text-ink">A made record:</strong> no weather of this garden is known, so {v.source.years} years were made up that
+			have the frosts and the coldest night you gave. It is not what happened.
+			{#if v.source.tooShort !== null}The imported days are too few for a climate; they count as what was observed.{/if}
+		{:else}
+			Reckoned from {v.source.years} whole years, {v.source.from.slice(0, 4)}–{v.source.to.slice(0, 4)}{v.source.gapDays
+				? `, ${v.source.gapDays.toLocaleString('en')} days of them missing`
+				: ''}.
+		{/if}
+		{#if v.station.there}
+			{age === null ? 'The station has not answered yet' : `The station was heard ${sayAge(age)} ago`}{v.station.trouble
+				? `; at the last try ${v.station.trouble}`
+				: ''}.
+		{:else}No station is set up.{/if}
+	</p>
+</div>
+<p class="no-print mt-2 flex flex-wrap gap-x-6">
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/weather/import">Take in a record</a>
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/year">The year on one page</a>
+	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/settings">Thermometers and sources</a>
+</p>
+
+{#if v.fan.length}
+	<section class="mt-6 grid gap-8 border-t border-ink pt-5 lg:grid-cols-2">
+		<Chart
+			title={worst.freeze > 0.3
+				? `Coldest about ${sayDate(worst.on, false)}; shaded is 8 in 10`
+				: 'The next ten days; shaded is 8 in 10'}
+			option={fan}
+		/>
+		<div class="overflow-x-auto">
+			<table class="w-full">
+				<caption class="pb-1 text-left font-semibold">The nights ahead</caption>
+				<thead>
+					<tr class="border-b border-ink text-left"
+						><th class="pr-4">Night of</th><th class="pr-4">Likely low</th><th class="pr-4">Freezes</th><th class="pr-4"
+							>Below {t(-2.2)}</th
+						><th>Air draws</th></tr
+					>
+				</thead>
+				<tbody>
+					{#each v.nights as n (n.on)}
+						<tr class="border-b border-rule">
+							<td class="py-1 pr-4">{sayDate(n.on, false)}</td>
+							<td class="pr-4">{n.middle === null ? 'as usual' : `${t(n.middle)}, or ${t(n.cold!)}`}</td>
+							<td class="pr-4 {n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}">{odds(n.freeze)}</td>
+							<td class="pr-4">{odds(n.hard)}</td>
+							<td>{n.et0.toFixed(1)} mm</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	</section>
+{/if}
+
+<section class="mt-8 border-t border-ink pt-5">
+	<Chart
+		title={Math.abs(warmer) < 15
+			? 'This year about as warm as usual'
+			: `This year ${dd(Math.abs(warmer))} degree days ${warmer > 0 ? 'warmer' : 'cooler'} than usual since ${sayDate(v.since, false)}`}
+		option={year}
+		height={300}
+	/>
+</section>
+
+<section class="mt-8 grid gap-10 border-t border-ink pt-5 lg:grid-cols-[1.4fr_1fr]">
+	<div class="overflow-x-auto">
+		<h2>Last and first frost</h2>
+		<table class="mt-2 w-full">
+			<thead>
+				<tr class="border-b border-ink text-left align-bottom"
+					><th class="pr-4">Nights of</th>{#each QUANTILES as q (q)}<th class="pr-4"
+							>last is over by<br /><span class="font-normal">{q}</span></th
+						>{/each}{#each QUANTILES as q (q)}<th class="pr-4">first has come by<br /><span class="font-normal">{q}</span></th
+						>{/each}<th>Days between</th></tr
+				>
+			</thead>
+			<tbody>
+				{#each v.frost as f (f.threshold)}
+					<tr class="border-b border-rule align-top">
+						<td class="py-1 pr-4 font-semibold whitespace-nowrap">{shown(f.threshold)} {degrees}</td>
+						{#each [...f.last, ...f.first] as q, i (i)}
+							<td class="pr-4 whitespace-nowrap">{day(q.seen)}<br /><span class="note">fitted {day(q.fitted)}</span></td>
+						{/each}
+						<td>{f.free ?? 'all year'}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<form method="GET" class="no-print mt-4 flex max-w-sm items-end gap-3" data-sveltekit-noscroll>
+			{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
+			<Field label="Another temperature" name="threshold" numeric value={data.threshold} unit={degrees} />
+			<button class="act">Show</button>
+		</form>
+		{#if data.badThreshold}<p role="alert" class="mt-2 text-madder">Between {t(-40)} and {t(25)}, please.</p>{/if}
+	</div>
+	<dl class="grid content-start gap-3 sm:grid-cols-2 lg:grid-cols-1">
+		<div>
+			<dt class="note">Coldest night of an average winter</dt>
+			<dd class="text-lg font-semibold">{t(v.coldestC)}, zone {zoneOf(v.coldestC).zone}</dd>
+		</div>
+		{#each v.warmth as w (w.base)}
+			<div>
+				<dt class="note">Degree days above {shown(w.base)} {degrees} since {sayDate(v.since, false)}</dt>
+				<dd class="text-lg font-semibold">
+					{dd(w.here)}
+					<span class="note font-normal"
+						>usual {dd(w.usual)}{w.capped !== w.here ? `; ${dd(w.capped)} with a cut-off at ${t(30)}` : ''}</span
+					>
+				</dd>
+			</div>
+		{/each}
+		<div>
+			<dt class="note">Hours of chill (0–7.2 °C) since {sayDate(v.chill.since, false)}</dt>
+			<dd class="text-lg font-semibold">{v.chill.here} <span class="note font-normal">usual {v.chill.usual}</span></dd>
+		</div>
+		<div>
+			<dt class="note">Length of day; light to work by</dt>
+			<dd class="text-lg font-semibold">{v.sun.day.toFixed(1)} h; {v.sun.light.toFixed(1)} h</dd>
+		</div>
+		{#if v.rains}
+			<div>
+				<dt class="note">Rains</dt>
+				<dd class="text-lg font-semibold">{sayDate(v.rains.start, false)} to {sayDate(v.rains.end, false)}</dd>
+			</div>
+		{/if}
+		{#if v.station.hours && data.isToday}
+			<div>
+				<dt class="note">Today by the hour</dt>
+				<dd class="text-lg font-semibold">
+					{#each [6, 9, 12, 15, 18, 21] as h (h)}{#if v.station.hours.hours[h] !== undefined}<span class="mr-3 whitespace-nowrap"
+								><span class="note font-normal">{h}:00</span> {t(v.station.hours.hours[h])}</span
+							>{/if}{/each}
+				</dd>
+			</div>
+		{/if}
+	</dl>
+</section>
+
+{#if v.readings.length}
+	<section class="mt-8 border-t border-ink pt-5">
+		<h2>Thermometers</h2>
+		<ul class="ruled mt-2 max-w-2xl">
+			{#each v.readings as r (r.place)}
+				<li class="flex flex-wrap justify-between gap-4 py-2">
+					<span class="font-semibold">{r.place}</span>
+					<span>{t(r.now)} <span class="note">{t(r.low)} to {t(r.high)} on {sayDate(r.day, false)}</span></span>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+<section class="no-print mt-8 border-t border-ink pt-5">
+	<h2>What it is reckoned from</h2>
+	{#if v.source.imports.length}
+		<ul class="ruled mt-2 max-w-3xl">
+			{#each v.source.imports as i (i.id)}
+				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
+					<span>{i.name} <span class="note">{i.days.toLocaleString('en')} days, {sayDate(i.from)} to {sayDate(i.to)}</span></span>
+					<EntryForm action="?/remove" submit="Take out" today={data.garden.today} dated={false} noted={false} quiet>
+						<input type="hidden" name="import" value={i.id} />
+					</EntryForm>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	<p class="mt-3">
+		The {v.source.made ? 'made record' : 'record'} as
+		<a href="{base}/weather/record/record.csv" data-sveltekit-reload>CSV</a>,
+		<a href="{base}/weather/record/record.dly" data-sveltekit-reload>GHCN-Daily fixed width</a> or
+		<a href="{base}/weather/record/record-ghcn.csv" data-sveltekit-reload>GHCN-Daily CSV</a>.
+		{v.source.frostFrom === 'record'
+			? 'Frost dates and the coldest night of all plans are the record’s.'
+			: 'Frost dates of all plans are your own.'}
+	</p>
+</section>

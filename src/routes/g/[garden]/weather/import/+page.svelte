@@ -1,0 +1,322 @@
+<script lang="ts">
+	/**
+	 * Who: the gardener at a table with a file from a weather office or an own notebook. Question: is this
+	 * what I think it is, and may it be used? Computes: layout, columns, gaps, doubles, bad lines, doubts.
+	 * Biggest: how many days and years. At 390 px: one column, the preview scrolls sideways.
+	 */
+	import { goto } from '$app/navigation';
+	import { onDestroy } from 'svelte';
+	import { v7 as uuidv7 } from 'uuid';
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import { daysOf } from '$lib/core/season/record.js';
+	import type { WeatherSample } from '$lib/formats/readWeather.js';
+	import type { ColumnChoice } from '$lib/formats/weatherCsv.js';
+	import type { WeatherFound } from '$lib/formats/weatherFile.js';
+	import Field from '$lib/ui/Field.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { tell } from '$lib/ui/toast.svelte.js';
+	import type { ReadNews, ReadWish } from '$lib/workers/readWeather.js';
+	import type { LayoutData } from '../../$types';
+
+	let { data }: { data: LayoutData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	let file = $state<File | null>(null);
+	let share = $state<number | null>(null);
+	let trouble = $state('');
+	let sample = $state.raw<WeatherSample | null>(null);
+	let found = $state.raw<WeatherFound | null>(null);
+	let columns = $state<ColumnChoice | null>(null);
+	let station = $state('');
+	let name = $state('');
+	let certain = $state(false);
+	let saving = $state(false);
+	let id = uuidv7();
+	let run = 0;
+	let worker: Worker | null = null;
+	onDestroy(() => worker?.terminate());
+
+	function read() {
+		if (!file) return;
+		trouble = '';
+		share = 0;
+		certain = false;
+		if (!worker) {
+			worker = new Worker(new URL('$lib/workers/readWeather.ts', import.meta.url), { type: 'module' });
+			worker.onmessage = ({ data: news }: MessageEvent<ReadNews>) => {
+				if (news.run !== run) return;
+				if (news.kind === 'progress') return void (share = news.share);
+				share = null;
+				if (news.kind === 'trouble') return void (trouble = news.sentence);
+				({ sample, found } = news);
+				columns ??= { ...news.sample.columns };
+				station = news.found.station;
+			};
+		}
+		const wish: ReadWish = { run: ++run, file, columns: columns ? $state.snapshot(columns) : null, station };
+		worker.postMessage(wish);
+	}
+	function choose(event: Event & { currentTarget: HTMLInputElement }) {
+		file = event.currentTarget.files?.[0] ?? null;
+		[sample, found, columns, station] = [null, null, null, ''];
+		name = file?.name.slice(0, 120) ?? '';
+		id = uuidv7();
+		read();
+	}
+	function cancel() {
+		worker?.terminate();
+		worker = null;
+		run++;
+		share = null;
+	}
+	const headings = $derived(
+		(sample?.rows[0] ?? []).map((cell, i) => ({
+			value: String(i),
+			name: columns?.header ? cell || `column ${i + 1}` : `column ${i + 1} (${cell})`
+		}))
+	);
+	const orNone = $derived([{ value: '', name: 'none' }, ...headings]);
+	function setColumn(what: 'date' | 'low' | 'high' | 'rain', value: string) {
+		if (!columns) return;
+		if (what === 'date') columns.date = Number(value);
+		else columns[what] = value === '' ? null : Number(value);
+		read();
+	}
+	const set = <K extends 'order' | 'temperature' | 'depth'>(what: K, value: string) => {
+		if (!columns || columns[what] === value) return;
+		columns[what] = value as ColumnChoice[K];
+		read();
+	};
+	const first = $derived(found && found.days ? daysOf(found.record).slice(0, 5) : []);
+	const n = (v: number) => v.toLocaleString('en');
+
+	async function keep() {
+		if (!found) return;
+		saving = true;
+		trouble = '';
+		const tenths = (column: Float64Array) => [...column].map((v) => (Number.isNaN(v) ? null : Math.round(v * 10)));
+		try {
+			const answer = await fetch(`${base}/weather/import`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({
+					id,
+					name,
+					format: sample!.layout,
+					first: isoOf(found.record.first),
+					low: tenths(found.record.low),
+					high: tenths(found.record.high),
+					rain: tenths(found.record.rain)
+				})
+			});
+			const body = (await answer.json()) as {
+				done?: { entryId: string; sentence: string };
+				error?: { sentence: string };
+				message?: string;
+			};
+			if (body.done) {
+				tell({ ...body.done });
+				await goto(`${base}/weather`, { invalidateAll: true });
+				return;
+			}
+			trouble = body.error?.sentence ?? body.message ?? 'That could not be stored.';
+		} catch {
+			trouble = 'The app does not answer. The file is still here: try again in a moment.';
+		} finally {
+			saving = false;
+		}
+	}
+</script>
+
+<svelte:head><title>Import weather · {data.garden.name}</title></svelte:head>
+<p class="note"><a href="{base}/weather">Weather</a></p>
+<h1>Take in a weather record</h1>
+<p class="mt-1 max-w-2xl text-faded">
+	GHCN-Daily of the world’s weather offices (.dly, or CSV by station or year, also .gz), or any CSV with a date and temperatures.
+	It is read on your own machine first; nothing is stored until you say so.
+</p>
+
+<div class="mt-5 max-w-xl">
+	<label class="block font-semibold" for="file">File</label>
+	<input id="file" type="file" accept=".dly,.csv,.txt,.gz,text/csv,text/plain" class="box mt-1 py-2" onchange={choose} />
+</div>
+{#if share !== null}
+	<div class="mt-4 flex max-w-xl items-center gap-4">
+		<progress class="h-3 flex-1" max="1" value={share || undefined} aria-label="Reading"></progress>
+		<button class="act" onclick={cancel}>Stop</button>
+	</div>
+{/if}
+{#if trouble}<p role="alert" class="mt-4 max-w-2xl border-l-4 border-madder bg-pane px-3 py-2 text-madder">{trouble}</p>{/if}
+
+{#if sample && found && columns}
+	<section class="mt-8 border-t border-ink pt-5">
+		<p>
+			<span class="figure">{n(found.days)}</span>
+			<span class="unit"
+				>days{#if found.days}, {sayDate(isoOf(found.record.first))} to {sayDate(
+						isoOf(found.record.first + found.record.low.length - 1)
+					)}; {found.wholeYears} whole {found.wholeYears === 1 ? 'year' : 'years'}{/if}</span
+			>
+		</p>
+		{#if found.wholeYears < 3}
+			<p class="mt-2 max-w-2xl border-l-4 border-catkin px-3">
+				Fewer than three whole years tell nothing sure of a climate: these days will count as what was observed, and the garden
+				keeps its made record.
+			</p>
+		{/if}
+		{#each found.doubts as doubt (doubt.code)}
+			<div class="mt-3 max-w-2xl border-l-4 border-madder bg-pane px-3 py-2">
+				<p><strong>{doubt.sentence}</strong></p>
+				{#if sample.layout === 'csv'}
+					<p class="mt-2">
+						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<button
+								class="act"
+								onclick={() => set('temperature', 'F')}>Read them as °F</button
+							>{/if}
+						{#if doubt.code === 'swapped'}<button
+								class="act"
+								onclick={() => {
+									if (!columns) return;
+									[columns.low, columns.high] = [columns.high, columns.low];
+									read();
+								}}>Swap the two</button
+							>{/if}
+					</p>
+				{/if}
+			</div>
+		{/each}
+		<ul class="mt-3 max-w-2xl list-disc pl-5">
+			{#if found.gapDays}<li>
+					{n(found.gapDays)} days without temperatures{found.gaps.length
+						? `: ${found.gaps
+								.slice(0, 4)
+								.map((g) => `${sayDate(isoOf(g.from))}, ${g.days} ${g.days === 1 ? 'day' : 'days'}`)
+								.join('; ')}${found.gaps.length > 4 ? ' …' : ''}`
+						: ''}. Gaps stay gaps.
+				</li>{/if}
+			{#if found.doubles}<li>
+					{n(found.doubles)} figures came twice{found.differing ? `, ${n(found.differing)} of them differing` : ''}: the later
+					line stands.
+				</li>{/if}
+			{#if found.flagged}<li>{n(found.flagged)} figures were marked by their source as failing its checks: left out.</li>{/if}
+			{#if found.badCount}<li>
+					{n(found.badCount)} lines cannot be read and are left out whole.
+					<details class="mt-1">
+						<summary class="cursor-pointer underline">Show them</summary>
+						<ol class="note mt-1">
+							{#each found.bad as bad, i (i)}<li>
+									{bad.line ? `Line ${bad.line}` : 'Day'}: {bad.why}
+									<span class="font-mono break-all">{bad.text.slice(0, 60)}</span>
+								</li>{/each}
+						</ol>
+					</details>
+				</li>{/if}
+			{#if !found.gapDays && !found.doubles && !found.flagged && !found.badCount}<li>No gaps, no doubles, no bad lines.</li>{/if}
+		</ul>
+
+		{#if found.stations.length > 1}
+			<div class="mt-5 max-w-xl">
+				<SelectField
+					label="Station"
+					name="station"
+					bind:value={() => station, (v) => ((station = v), read())}
+					items={found.stations.map((s) => ({ value: s.id, name: `${s.id}, ${n(s.figures)} days` }))}
+				/>
+			</div>
+		{/if}
+		{#if sample.layout === 'csv'}
+			<div class="mt-5 grid max-w-3xl gap-4 sm:grid-cols-4">
+				<SelectField
+					label="Date"
+					name="c-date"
+					items={headings}
+					bind:value={() => String(columns!.date), (v) => setColumn('date', v)}
+				/>
+				<SelectField
+					label="Lowest"
+					name="c-low"
+					items={orNone}
+					bind:value={() => String(columns!.low ?? ''), (v) => setColumn('low', v)}
+				/>
+				<SelectField
+					label="Highest"
+					name="c-high"
+					items={orNone}
+					bind:value={() => String(columns!.high ?? ''), (v) => setColumn('high', v)}
+				/>
+				<SelectField
+					label="Rain"
+					name="c-rain"
+					items={orNone}
+					bind:value={() => String(columns!.rain ?? ''), (v) => setColumn('rain', v)}
+				/>
+				<SelectField
+					label="Dates are"
+					name="c-order"
+					items={[
+						{ value: 'ymd', name: 'year first' },
+						{ value: 'dmy', name: 'day, month, year' },
+						{ value: 'mdy', name: 'month, day, year' }
+					]}
+					bind:value={() => columns!.order, (v) => set('order', v)}
+				/>
+				<SelectField
+					label="Temperatures in"
+					name="c-temp"
+					items={[
+						{ value: 'C', name: '°C' },
+						{ value: 'F', name: '°F' }
+					]}
+					bind:value={() => columns!.temperature, (v) => set('temperature', v)}
+				/>
+				<SelectField
+					label="Rain in"
+					name="c-depth"
+					items={[
+						{ value: 'mm', name: 'mm' },
+						{ value: 'in', name: 'inches' }
+					]}
+					bind:value={() => columns!.depth, (v) => set('depth', v)}
+				/>
+			</div>
+		{/if}
+		{#if first.length}
+			<div class="mt-5 overflow-x-auto">
+				<table class="text-left">
+					<caption class="pb-1 text-left font-semibold">The first days, as they will be kept</caption>
+					<thead
+						><tr class="border-b border-ink"
+							>{#each ['Day', 'Lowest °C', 'Highest °C', 'Rain mm'] as h (h)}<th class="pr-8">{h}</th>{/each}</tr
+						></thead
+					>
+					<tbody>
+						{#each first as d (d.day)}
+							<tr class="border-b border-rule"
+								><td class="pr-8">{sayDate(isoOf(d.day))}</td>{#each [d.low, d.high, d.rain] as v, i (i)}<td class="pr-8"
+										>{v === null ? '' : v.toFixed(1)}</td
+									>{/each}</tr
+							>
+						{/each}
+					</tbody>
+				</table>
+			</div>
+			<div class="mt-6 flex max-w-xl flex-col gap-4">
+				<Field label="Call it" name="name" bind:value={name} maxlength={120} />
+				{#if found.doubts.length}
+					<label class="flex min-h-12 items-center gap-3"
+						><input type="checkbox" class="h-6 w-6 border-ink" bind:checked={certain} />I have looked at the doubt above, and the
+						figures are right.</label
+					>
+				{/if}
+				<p>
+					<button
+						class="act act-main"
+						disabled={saving || share !== null || (found.doubts.length > 0 && !certain) || name.trim() === ''}
+						onclick={keep}>{saving ? 'Storing …' : `Keep these ${n(found.days)} days`}</button
+					>
+				</p>
+			</div>
+		{:else}
+			<p class="mt-4">No day with a figure was found. {sample.layout === 'csv' ? 'Look at the columns above.' : ''}</p>
+		{/if}
+	</section>
+{/if}

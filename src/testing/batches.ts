@@ -1,0 +1,36 @@
+/** A batch for the tests, all that is not said being nought or nothing. */
+import type { Batch } from '$lib/core/ledger/index.js';
+
+export const emptyBatch = (of: Partial<Batch> & { id: string }): Batch => ({
+	code: '',
+	kindId: 'coleus',
+	wayId: 'water',
+	stockId: null,
+	wantId: null,
+	placeId: null,
+	fromBatch: null,
+	status: 'growing',
+	plannedOn: null,
+	plannedCount: 0,
+	struckOn: null,
+	struck: 0,
+	unrooted: 0,
+	rooted: 0,
+	potted: 0,
+	winteredOn: null,
+	planted: 0,
+	given: 0,
+	kept: 0,
+	splitOff: 0,
+	lost: 0,
+	lostPlanted: 0,
+	since: of.struckOn ?? null,
+	lastOn: of.struckOn ?? null,
+	lastSign: null,
+	lookedOn: null,
+	treatment: { medium: '', hormone: '', wound: false, cover: '' },
+	container: '',
+	seen: {},
+	entries: 1,
+	...of
+});
