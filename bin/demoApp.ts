@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { ensureDatabase, throwAwayCluster } from './cluster.js';
 import type { Cluster } from './cluster.js';
 import { endChild, freePort, ROOT, startApp } from './lib.js';
+import { startStandIns } from './standIns.js';
 
 /** A day in late summer: windows open, batches rooting, the first frost four weeks off. */
 export const DEMO_TODAY = '2026-09-05';
@@ -26,6 +27,8 @@ export interface DemoApp {
 	url: string;
 	cluster: Cluster;
 	databaseUrl: string;
+	/** Addresses of the stand-ins it was given. */
+	standIns: Map<string, string>;
 	close(): Promise<void>;
 }
 
@@ -46,13 +49,16 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 	const ready = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
 	if (ready.status !== 0) throw new Error(ready.stderr);
 	const port = await freePort();
-	const child = await startApp(port, '127.0.0.1', env, 'ignore');
+	const others = await startStandIns();
+	const child = await startApp(port, '127.0.0.1', { SURCULUS_STAND_INS: others.addresses, ...env }, 'ignore');
 	return {
 		url: `http://127.0.0.1:${port}`,
 		cluster,
 		databaseUrl,
+		standIns: new Map(others.addresses.split(',').map((pair) => pair.split(/=(.*)/s).slice(0, 2) as [string, string])),
 		close: async () => {
 			await endChild(child);
+			for (const other of others.children) await endChild(other);
 			cluster.remove();
 		}
 	};

@@ -7,6 +7,7 @@ import { gardenById } from '../src/lib/server/context.js';
 import { database } from '../src/lib/server/db.js';
 import { createGarden, record, undo } from '../src/lib/server/ledger.js';
 import type { Act } from '../src/lib/server/ledger.js';
+import { careId } from '../src/lib/server/round.js';
 import * as state from '../src/lib/server/store/state.js';
 import { planWant } from '../src/lib/server/wants.js';
 import { importRecord } from '../src/lib/server/weather.js';
@@ -217,6 +218,37 @@ export async function loadDemo(): Promise<void> {
 			`plan for ${name}`
 		);
 	}
+	await careOfTheLastDays(today);
+}
+
+/** How many days ago each care was last done, so that the round of a living garden is not all due at once. */
+const LAST_CARE: [care: string, daysAgo: number][] = [
+	['feed', 5],
+	['turn', 3],
+	['change-water', 2],
+	['water', 1],
+	['mist', 1],
+	['tap-film', 1],
+	['vent', 1]
+];
+
+async function careOfTheLastDays(today: string): Promise<void> {
+	const batches = (await state.batches(database(), DEMO_GARDEN, ['growing'])).filter((b) => inHand(b) > 0);
+	const places = [...new Set(batches.map((b) => b.placeId))];
+	for (const [care, daysAgo] of LAST_CARE)
+		for (const place of places) {
+			const on = addDays(today, -daysAgo);
+			const targets = batches.filter((b) => b.placeId === place && (b.struckOn ?? today) < on).map((b) => b.id);
+			if (targets.length === 0) continue;
+			const entry: Act = {
+				id: id(`care ${care} ${place} ${on}`),
+				kind: 'care.done',
+				subjectId: careId(DEMO_GARDEN, care, place),
+				on,
+				data: { care, place_id: place, targets }
+			};
+			must(await record({ gardenId: DEMO_GARDEN, actor: 'household', today: on }, [entry]), `care ${care}`);
+		}
 }
 
 /** Rounding must not give away the eleventh of ten: counts taken from hand stop at what is there. */

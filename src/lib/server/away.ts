@@ -26,8 +26,9 @@ export async function awayPlan(garden: Garden, today: DayNumber, from: DayNumber
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const { care: rules } = handbook();
 	const eve = Math.max(today, from - 1);
-	const before = tasksOf(w, today)
-		.due.filter((t) => t.from <= to && (t.by <= to || t.from <= eve))
+	// As it will stand on the eve, if all is done as it falls due until then. What comes again is the neighbour's.
+	const before = tasksOf(w, eve)
+		.due.filter((t) => t.every === null && t.work !== 'harden' && t.from <= to && t.by <= to)
 		.sort((a, b) => (place.get(a.placeId ?? '')?.walk ?? 1000) - (place.get(b.placeId ?? '')?.walk ?? 1000) || a.by - b.by);
 	const rows: Away['rows'] = [];
 	// Day by day, each care counted from its last time, as the neighbour would do it.

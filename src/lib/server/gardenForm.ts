@@ -49,6 +49,7 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 		coldest_c: coldest,
 		last_frost: last.value,
 		first_frost: first.value,
+		...(f.text('frost_from') === 'own' || f.text('frost_from') === 'record' ? { frost_from: f.text('frost_from') } : {}),
 		minutes_per_week: f.number('minutes') ?? Number.NaN,
 		away: froms.map((from, i) => ({ from, to: tos[i] ?? '' })).filter((a) => a.from || a.to),
 		guessed: f.all('guessed').filter(Boolean)

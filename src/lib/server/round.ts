@@ -368,6 +368,8 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 		const rule = rules.get(c.care);
 		const of = c.batchIds.map((id) => batchById.get(id)!);
 		const names = [...new Set(of.map((b) => w.kinds.get(b.kindId)?.common ?? ''))];
+		const done = c.batchIds.map((id) => w.marks(c.care, id)?.done ?? null);
+		const last = done.some((d) => d === null) ? null : Math.min(...(done as number[]));
 		const held =
 			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, containers)?.name ?? 'pot'));
 		return {
@@ -376,16 +378,17 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 			work: c.care,
 			title: `${CARE_WORDS[c.care] ?? c.care}: ${c.containers} ${held[c.containers === 1 ? 0 : 1]}${c.litres ? `, about ${sayVolume(c.litres, w.garden.units)}` : ''}`,
 			code: of.length === 1 ? of[0]!.code : null,
-			from: c.due,
-			by: c.due + Math.max(1, Math.floor((c.every ?? 4) / 2)),
-			late: c.due + Math.max(1, Math.floor((c.every ?? 4) / 2)) < day,
+			// What comes again and was missed is due now: a misting of last month is not caught up with.
+			from: c.due < day ? day : c.due,
+			by: Math.max(day, c.due) + Math.max(0, Math.floor((c.every ?? 4) / 2)),
+			late: false,
 			placeId: c.placeId,
 			targets: c.batchIds,
 			batchId: of.length === 1 ? of[0]!.id : null,
 			link: of.length === 1 ? `bench/${of[0]!.id}` : 'bench',
 			count: c.containers,
 			minutes: c.minutes,
-			why: `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' and more' : ''}. ${c.why}`,
+			why: `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' and more' : ''}. ${c.why}${last === null ? '' : ` Last done ${sayDate(isoOf(last), false)}.`}`,
 			every: c.every,
 			log: 'tap'
 		};

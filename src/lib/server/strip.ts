@@ -1,10 +1,11 @@
-/** Lanes of the season strip: living and planned batches from strike to their usual planting. */
+/** What the season strip shows beside the climate: batches and wants as lanes, weather seen, told and usual. */
 import { kindsOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
+import { seasonOf } from './season.js';
 import * as state from './store/state.js';
 import { standingOf } from './wants.js';
-import { dayNumber } from '$lib/core/dates.js';
+import { dayNumber, dayOfYear } from '$lib/core/dates.js';
 import { usualWalk } from '$lib/core/plan/forecast.js';
 
 export interface StripLane {
@@ -12,13 +13,28 @@ export interface StripLane {
 	label: string;
 	from: number;
 	to: number;
-	planned: boolean;
+	kind: 'growing' | 'planned' | 'want';
 }
+export interface StripWeather {
+	/** Usual low and high every seven days from the strip's first day. */
+	usual: { day: number; low: number; high: number }[];
+	/** Observed, then the middle of the forecast, day by day. */
+	seen: { day: number; low: number; high: number }[];
+	/** First day of `seen` that is only told. */
+	toldFrom: number;
+}
+const BACK = 92;
+const AHEAD = 457;
 
 export async function stripLanes(garden: Garden): Promise<StripLane[]> {
-	const [kinds, batches] = await Promise.all([kindsOf(garden), state.batches(database(), garden.id, ['planned', 'growing'])]);
+	const db = database();
+	const [kinds, batches, wants] = await Promise.all([
+		kindsOf(garden),
+		state.batches(db, garden.id, ['planned', 'growing']),
+		state.wants(db, garden.id)
+	]);
 	const now = dayNumber(garden.today);
-	return batches.flatMap((b) => {
+	const lanes = batches.flatMap((b): StripLane[] => {
 		const kind = kinds.get(b.kindId);
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) return [];
@@ -29,8 +45,40 @@ export async function stripLanes(garden: Garden): Promise<StripLane[]> {
 				label: `${b.code} ${kind.common}`,
 				from: dayNumber(b.struckOn ?? b.plannedOn!),
 				to: Math.max(usual?.planted ?? now, now),
-				planned: b.status === 'planned'
+				kind: b.status === 'planned' ? 'planned' : 'growing'
 			}
 		];
 	});
+	for (const w of wants) {
+		if (w.dropped_on || dayNumber(w.due) < now) continue;
+		const name = kinds.get(w.kind_id)?.common ?? '';
+		lanes.push({
+			code: `want ${w.id}`,
+			label: `Wanted: ${w.target} ${name}${w.label ? `, ${w.label}` : ''}`,
+			from: Math.max(dayNumber(w.since), dayNumber(w.due) - 30),
+			to: dayNumber(w.due),
+			kind: 'want'
+		});
+	}
+	return lanes;
+}
+
+export async function stripWeather(garden: Garden): Promise<StripWeather> {
+	const season = await seasonOf(garden);
+	const now = dayNumber(garden.today);
+	const { normals } = garden.base.rc;
+	const tenth = (v: number) => Math.round(v * 10) / 10;
+	const usual = [];
+	for (let day = now - BACK; day <= now + AHEAD; day += 7) {
+		const i = dayOfYear(day) - 1;
+		usual.push({ day, low: tenth(normals.low[i]!), high: tenth(normals.high[i]!) });
+	}
+	const seen = season.observed
+		.filter((d) => d.day >= now - BACK && d.day < now && d.low !== null && d.high !== null)
+		.map((d) => ({ day: d.day, low: d.low!, high: d.high! }));
+	for (let day = now; day <= (season.sky.lastTold ?? now - 1); day++) {
+		const d = season.sky.on(day);
+		seen.push({ day, low: tenth(d.low), high: tenth(d.high) });
+	}
+	return { usual, seen, toldFrom: now };
 }

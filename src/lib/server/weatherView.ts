@@ -10,7 +10,7 @@ import { firstFrostBy, frostDates, lastFrostBy, quantileOf, shareWith } from '$l
 import { chillHours, CUT_OFF_C, degreeDays, modifiedDegreeDays } from '$lib/core/season/heat.js';
 import { nightsAhead } from '$lib/core/season/nights.js';
 import { dayLength, lightLength } from '$lib/core/season/solar.js';
-import { gaps } from '$lib/core/season/record.js';
+import { gaps, highOn, lowOn } from '$lib/core/season/record.js';
 
 export const THRESHOLDS = [0, -2.2, 2] as const;
 const QS = [0.1, 0.5, 0.9] as const;
@@ -43,15 +43,25 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 	const summer = dayInYear(yearOf(day), rc.middle);
 	const winter = summer - 183 <= day ? summer - 183 : dayInYear(yearOf(day) - 1, rc.middle) - 183 + 365;
 	const since = winter <= day ? winter : winter - 365;
+	// The usual is the mean of the same sum in the years of the record: a sum of mean days would miss their spread.
 	const sums = (from: DayNumber, of: (low: number, high: number) => number) => {
 		let here = 0;
-		let usual = 0;
-		for (let d = from; d < day; d++) {
-			const i = dayOfYear(d) - 1;
-			const o = season.sky.on(d);
-			here += of(o.low, o.high);
-			usual += of(rc.normals.low[i]!, rc.normals.high[i]!);
-		}
+		for (let d = from; d < day; d++) here += of(season.sky.on(d).low, season.sky.on(d).high);
+		const others = rc.years
+			.map((y) => dayInYear(y, dayOfYear(from)))
+			.flatMap((begin) => {
+				let sum = 0;
+				let known = 0;
+				for (let d = begin; d < begin + day - from; d++) {
+					const low = lowOn(record, d);
+					const high = highOn(record, d);
+					if (Number.isNaN(low) || Number.isNaN(high)) continue;
+					known++;
+					sum += of(low, high);
+				}
+				return known > 0.9 * (day - from) ? [(sum * (day - from)) / known] : [];
+			});
+		const usual = others.length ? others.reduce((s, v) => s + v, 0) / others.length : Number.NaN;
 		return { here: Math.round(here), usual: Math.round(usual) };
 	};
 	const autumn = since - 92;

@@ -3,7 +3,7 @@
 	import { dayInYear, isoOf } from '$lib/core/dates.js';
 	import { guessClimate } from '$lib/core/season/climate.js';
 	import { bandOf, toFahrenheit, toCelsius, zoneOf } from '$lib/core/units/index.js';
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
 	import Stepper from './Stepper.svelte';
@@ -107,14 +107,26 @@
 		towns = [];
 		guess(true);
 	}
-	function switchTemperature() {
-		const n = num(coldest);
-		if (Number.isFinite(n)) coldest = String(Math.round(temperature === 'F' ? toFahrenheit(n) : toCelsius(n)));
-	}
-	function switchUnits() {
-		const n = num(height);
-		if (Number.isFinite(n)) height = String(Math.round(units === 'us' ? n / 0.3048 : n * 0.3048));
-	}
+	// The figures follow the units whenever these differ from what they were last shown in: also when the
+	// choice was made before the page came alive, when no event tells of it.
+	let temperatureShown = s.temperature as string;
+	let unitsShown = s.units as string;
+	$effect(() => {
+		if (temperature === temperatureShown) return;
+		temperatureShown = temperature;
+		untrack(() => {
+			const n = num(coldest);
+			if (Number.isFinite(n)) coldest = String(Math.round(temperature === 'F' ? toFahrenheit(n) : toCelsius(n)));
+		});
+	});
+	$effect(() => {
+		if (units === unitsShown) return;
+		unitsShown = units;
+		untrack(() => {
+			const n = num(height);
+			if (Number.isFinite(n)) height = String(Math.round(units === 'us' ? n / 0.3048 : n * 0.3048));
+		});
+	});
 	const coldestC = $derived(temperature === 'F' ? toCelsius(num(coldest)) : num(coldest));
 	const guessWord = (field: string) => (guessed.includes(field) ? 'A guess: change it to what you know. ' : '');
 	const uid = $props.id();
@@ -165,7 +177,7 @@
 	<Field label="Height" name="height" bind:value={height} unit={units === 'us' ? 'ft' : 'm'} numeric />
 </div>
 <div class="grid gap-4 sm:grid-cols-3">
-	<div onchange={switchUnits}>
+	<div>
 		<SelectField
 			label="Lengths"
 			name="units"
@@ -176,7 +188,7 @@
 			]}
 		/>
 	</div>
-	<div onchange={switchTemperature}>
+	<div>
 		<SelectField
 			label="Temperature"
 			name="temperature"

@@ -1,13 +1,13 @@
 <script lang="ts">
 	/**
 	 * The garden's year from three months back to fifteen ahead: frost odds as ground, day length as a
-	 * line, batches as lanes, today. The mark is dragged, moved by keys or set by a date; every screen
-	 * then shows that day.
+	 * line, temperature as seen and as usual, windows of what is looked at, batches and wants as lanes,
+	 * today. The mark is dragged, moved by keys or set by a date; every screen then shows that day.
 	 */
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { scaleLinear } from 'd3-scale';
-	import { line } from 'd3-shape';
+	import { area, curveMonotoneX, line } from 'd3-shape';
 	import { dayNumber, isIsoDate, isoOf, sayDate } from '$lib/core/dates.js';
 	import { frostOdds } from '$lib/core/season/frost.js';
 	import { dayLength } from '$lib/core/season/solar.js';
@@ -20,12 +20,23 @@
 		today: string;
 		viewed: string;
 		lanes: Lane[];
+		weather: { usual: Temperatures[]; seen: Temperatures[]; toldFrom: number };
+		/** Windows of the thing on the page below: suitability every four days. */
+		windows: { label: string; from: number; values: number[] }[];
+		base: string;
 	}
-	let { climate, today, viewed, lanes }: Props = $props();
+	interface Temperatures {
+		day: number;
+		low: number;
+		high: number;
+	}
+	let { climate, today, viewed, lanes, weather, windows, base }: Props = $props();
 
 	const uid = $props.id();
 	const TOP = 16;
-	const GROUND = 44;
+	const GROUND = 60;
+	const WINDOW = 14;
+	const STEP = 4;
 	const ROW = 5;
 	const MOST_ROWS = 8;
 
@@ -42,7 +53,47 @@
 	const months = $derived(monthsOf(first, last));
 	const rows = $derived(packed(lanes.filter((l) => l.to >= first && l.from <= last)));
 	const rowCount = $derived(Math.min(MOST_ROWS, Math.max(0, ...rows.map((r) => r.row + 1))));
-	const height = $derived(TOP + GROUND + 4 + rowCount * ROW + 4);
+	const lanesTop = $derived(TOP + GROUND + 4 + windows.length * WINDOW);
+	const height = $derived(lanesTop + rowCount * ROW + 4);
+	// The scale of temperature leaves a margin for what is colder or warmer than usual.
+	const y = $derived(
+		scaleLinear(
+			[Math.min(...weather.usual.map((w) => w.low)) - 6, Math.max(...weather.usual.map((w) => w.high)) + 6],
+			[TOP + GROUND, TOP + 2]
+		).clamp(true)
+	);
+	const usualBand = $derived(
+		area<Temperatures>()
+			.x((w) => x(w.day))
+			.y0((w) => y(w.low))
+			.y1((w) => y(w.high))
+			.curve(curveMonotoneX)(weather.usual) ?? ''
+	);
+	const seenLine = (of: 'low' | 'high', told: boolean) =>
+		line<Temperatures>(
+			(w) => x(w.day),
+			(w) => y(w[of])
+		)(weather.seen.filter((w) => (told ? w.day >= weather.toldFrom - 1 : w.day < weather.toldFrom))) ?? '';
+	const windowPaths = $derived(
+		windows.map((w, row) => {
+			const floor = TOP + GROUND + 4 + (row + 1) * WINDOW - 3;
+			return {
+				label: w.label,
+				floor,
+				d:
+					area<number>()
+						.x((_, i) => x(w.from + i * STEP))
+						.y0(floor)
+						.y1((v) => floor - v * (WINDOW - 5))(w.values) ?? ''
+			};
+		})
+	);
+	const sayWindows = (day: number) =>
+		windows
+			.map((w) => ({ label: w.label, v: w.values[Math.round((day - w.from) / STEP)] ?? 0 }))
+			.filter((w) => w.v >= 0.5)
+			.map((w) => `, ${w.label} open`)
+			.join('');
 	const lightLine = $derived(
 		line<{ day: number; hours: number }>(
 			(w) => x(w.day),
@@ -51,7 +102,7 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: frost ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day`
+		`${sayDate(isoOf(mark))}: frost ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day${sayWindows(mark)}`
 	);
 
 	let svg: SVGSVGElement;
@@ -186,6 +237,18 @@
 					</linearGradient>
 				</defs>
 				<rect x="0" y={TOP} {width} height={GROUND} fill="url(#frost-{uid})" />
+				<path d={usualBand} fill="var(--color-faded)" fill-opacity="0.16" />
+				<line x1="0" x2={width} y1={y(0)} y2={y(0)} stroke="var(--color-frost)" stroke-width="0.75" stroke-dasharray="2 4" />
+				<path d={seenLine('high', false)} fill="none" stroke="var(--color-catkin-deep)" stroke-width="1" />
+				<path d={seenLine('low', false)} fill="none" stroke="var(--color-frost)" stroke-width="1" />
+				<path
+					d={seenLine('high', true)}
+					fill="none"
+					stroke="var(--color-catkin-deep)"
+					stroke-width="1.5"
+					stroke-dasharray="2 1.5"
+				/>
+				<path d={seenLine('low', true)} fill="none" stroke="var(--color-frost)" stroke-width="1.5" stroke-dasharray="2 1.5" />
 				<path
 					d={lightLine}
 					fill="none"
@@ -204,18 +267,42 @@
 						font-weight={m.year ? 700 : 400}>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
 					>
 				{/each}
+				{#each windowPaths as w (w.label)}
+					<line x1="0" x2={width} y1={w.floor} y2={w.floor} stroke="var(--color-leaf)" stroke-width="0.5" />
+					<path d={w.d} fill="var(--color-leaf)" fill-opacity="0.8" />
+					<text
+						x="3"
+						y={w.floor - 2}
+						font-size="11"
+						fill="var(--color-ink)"
+						stroke="var(--color-pane)"
+						stroke-width="3"
+						paint-order="stroke">{w.label}</text
+					>
+				{/each}
 				{#each rows as r (r.code)}
 					{#if r.row < MOST_ROWS}
-						<g transform="translate({x(Math.max(first, r.from))}, {TOP + GROUND + 4 + r.row * ROW})">
+						{@const left = x(Math.max(first, r.from))}
+						{@const right = x(Math.min(last, r.to))}
+						<g transform="translate({left}, {lanesTop + r.row * ROW})">
 							<title>{r.label}</title>
-							<rect
-								width={Math.max(3, x(Math.min(last, r.to)) - x(Math.max(first, r.from)))}
-								height="3"
-								fill={r.planned ? 'none' : 'var(--color-leaf)'}
-								stroke="var(--color-leaf)"
-								stroke-width={r.planned ? 1 : 0}
-								stroke-dasharray={r.planned ? '3 2' : undefined}
-							/>
+							{#if r.kind === 'want'}
+								<line x2={right - left} y1="1.5" y2="1.5" stroke="var(--color-ink)" stroke-width="0.75" />
+								{#if r.to <= last}<path
+										d="M {right - left} -1 l 3 3 l -3 3 l -3 -3 Z"
+										fill="var(--color-catkin)"
+										stroke="var(--color-ink)"
+									/>{/if}
+							{:else}
+								<rect
+									width={Math.max(3, right - left)}
+									height="3"
+									fill={r.kind === 'planned' ? 'none' : 'var(--color-leaf)'}
+									stroke="var(--color-leaf)"
+									stroke-width={r.kind === 'planned' ? 1 : 0}
+									stroke-dasharray={r.kind === 'planned' ? '3 2' : undefined}
+								/>
+							{/if}
 						</g>
 					{/if}
 				{/each}
@@ -230,6 +317,19 @@
 				<span><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length of day</span>
 				<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span>
 				<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
+				<span><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"></span>wanted by</span>
+				<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> usual temperature</span>
+				<span
+					><span class="inline-block w-4 border-t-2 border-catkin-deep align-middle"></span><span
+						class="inline-block w-4 border-t-2 border-frost align-middle"
+					></span> days and nights as they were</span
+				>
+				<span class="ml-auto flex gap-4"
+					><a class="underline underline-offset-2" href="{base}/weather">Weather</a><a
+						class="underline underline-offset-2"
+						href="{base}/year">The year on one page</a
+					></span
+				>
 			</p>
 		</div>
 	</div>

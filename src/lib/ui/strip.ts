@@ -14,7 +14,7 @@ export interface Lane {
 	from: DayNumber;
 	/** Usual day of planting. */
 	to: DayNumber;
-	planned: boolean;
+	kind: 'growing' | 'planned' | 'want';
 }
 
 export interface StripWeek {

@@ -42,7 +42,7 @@ describe('the season strip', () => {
 		fc.assert(
 			fc.property(fc.array(lane, { maxLength: 60 }), (lanes) => {
 				const rows = packed(
-					lanes.map((l, i) => ({ code: String(i), label: '', from: l.from, to: l.from + l.long, planned: false }))
+					lanes.map((l, i) => ({ code: String(i), label: '', from: l.from, to: l.from + l.long, kind: 'growing' as const }))
 				);
 				expect(rows).toHaveLength(lanes.length);
 				for (const a of rows)

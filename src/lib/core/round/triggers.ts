@@ -46,6 +46,7 @@ const CARRY = 3;
 const LOOK_AHEAD = 7;
 /** A pot carried in, minutes: up, wiped, looked under, set down. Common practice, no source. */
 const MINUTES_A_POT = 0.5;
+const TOGETHER = 10;
 
 const percent = (p: number) => (p > 0.97 ? 'almost sure' : p < 0.03 ? 'hardly ever' : `${Math.round(p * 10)} in 10`);
 const oddsOf = (p: number) => (p > 0.97 || p < 0.03 ? percent(p) : p < 0.15 ? `1 in ${Math.round(1 / p)}` : percent(p));
@@ -86,41 +87,44 @@ export function bringIn(
 	closest: DayNumber | null,
 	sayNight: (c: number) => string
 ): Trigger[] {
-	const groups = new Map<string, Outdoors[]>();
-	for (const t of things) {
-		if (!t.movable || t.count === 0) continue;
-		const key = `${t.placeId} ${t.limitC}`;
-		groups.set(key, [...(groups.get(key) ?? []), t]);
+	const cold = new Map<number, { by: DayNumber; chance: number } | null>();
+	const groups = new Map<string | null, { thing: Outdoors; by: DayNumber; chance: number }[]>();
+	for (const thing of things) {
+		if (!thing.movable || thing.count === 0) continue;
+		if (!cold.has(thing.limitC)) cold.set(thing.limitC, bringInBy(thing.limitC, from, until, sky));
+		const when = cold.get(thing.limitC);
+		if (when) groups.set(thing.placeId, [...(groups.get(thing.placeId) ?? []), { thing, ...when }]);
 	}
-	const found: Trigger[] = [];
-	for (const list of groups.values()) {
-		const limit = list[0]!.limitC;
-		const cold = bringInBy(limit, from, until, sky);
-		if (!cold) continue;
-		const count = list.reduce((s, t) => s + t.count, 0);
-		const names = [...new Set(list.map((t) => t.name))];
-		const told = sky.lastTold !== null && cold.by <= sky.lastTold;
+	return [...groups].map(([placeId, all]): Trigger => {
+		// One walk for a place: what must come in within ten days of the tenderest goes along with it.
+		const by = Math.min(...all.map((g) => g.by));
+		const list = all.filter((g) => g.by <= by + TOGETHER);
+		const chance = Math.max(...list.map((g) => g.chance));
+		const limit = Math.max(...list.map((g) => g.thing.limitC));
+		const count = list.reduce((s, g) => s + g.thing.count, 0);
+		const lost = list.reduce((s, g) => s + g.thing.count * g.chance, 0);
+		const names = [...new Set(list.map((g) => g.thing.name))];
+		const told = sky.lastTold !== null && by <= sky.lastTold;
 		const ease =
-			closest !== null && closest < cold.by && closest >= from - 30
+			closest !== null && closest < by && closest >= from - 30
 				? ' Inside and out are closest now: moving costs fewest leaves.'
 				: '';
-		found.push({
-			key: `shelter:${list[0]!.placeId ?? 'none'}:${limit}:${yearOf(cold.by)}`,
+		return {
+			key: `shelter:${placeId ?? 'none'}:${yearOf(by)}`,
 			kind: 'shelter',
 			// From when inside and outside are closest, if that comes before the cold.
-			from: Math.max(from, Math.min(cold.by - 3, closest !== null && closest < cold.by ? closest : cold.by - 7)),
-			by: cold.by,
-			chance: cold.chance,
-			placeId: list[0]!.placeId,
-			targets: list.map((t) => t.id),
+			from: Math.max(from, Math.min(by - 3, closest !== null && closest < by ? closest : by - 7)),
+			by,
+			chance,
+			placeId,
+			targets: list.map((g) => g.thing.id),
 			count,
 			minutes: 3 + MINUTES_A_POT * count,
-			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: a night of ${sayNight(limit)} within a week of then is likely ${oddsOf(cold.chance)}${told ? ', by the forecast' : ', by other years'}.${ease}`,
+			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: within a week of then a night of ${sayNight(limit)} comes ${oddsOf(chance)}${told ? ', by the forecast' : ', by other years'}.${ease}`,
 			ifNeedless: 'a week or two of less light, and the carrying',
-			ifMissed: `${plants(Math.max(1, Math.round(count * cold.chance)))} set back or lost, as likely as not`
-		});
-	}
-	return found;
+			ifMissed: `about ${plants(Math.max(1, Math.round(lost)))} set back or lost`
+		};
+	});
 }
 
 /** Tonight's frost against what stands out and cannot be carried, or is only just tender. */

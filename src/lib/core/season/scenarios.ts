@@ -121,11 +121,12 @@ function rainsOf(rain: Float64Array): RecordClimate['rains'] {
 	return start && end ? { start, end } : null;
 }
 
-/** Three years of days around a year, as one year of the record would have them. */
+/** Four years of days, the third of which is told of, as one year of the record would have them. */
 export interface Scenario {
-	/** 1 January of the year before the one told of. */
+	/** 1 January of the first. */
 	first: DayNumber;
 	year: number;
+	years: readonly number[];
 	low: Float64Array;
 	high: Float64Array;
 	rain: Float64Array;
@@ -143,22 +144,24 @@ export interface Sharpening {
 }
 
 /**
- * The scenarios of a year: three calendar years from 1 January before it. Years beyond either end of the
+ * The scenarios of a year: four calendar years, from 1 January two years before it, so that what opened in
+ * the autumn before last is known too. Years beyond either end of the
  * record are taken from its other end; what is missing is filled from the normals.
  */
 export function scenariosOf(r: DailyRecord, rc: RecordClimate, year: number, sharp: Sharpening | null): Scenario[] {
 	const years = rc.years.slice(-MOST_SCENARIOS);
-	const first = dayInYear(year - 1, 1);
+	const span = [year - 2, year - 1, year, year + 1] as const;
+	const first = dayInYear(span[0], 1);
 	const days = dayInYear(year + 2, 1) - first;
 	const doys = doysFrom(first, days);
 	return years.map((source, k) => {
 		const low = new Float64Array(days);
 		const high = new Float64Array(days);
 		const rain = new Float64Array(days);
-		for (const ahead of [-1, 0, 1]) {
+		for (const ahead of [-2, -1, 0, 1]) {
 			const from = dayInYear(year + ahead, 1);
 			const to = dayInYear(year + ahead + 1, 1);
-			const other = years.includes(source + ahead) ? source + ahead : ahead < 0 ? years.at(-1)! : years[0]!;
+			const other = years.includes(source + ahead) ? source + ahead : ahead < 0 ? (years.at(ahead) ?? years[0]!) : years[0]!;
 			const there = dayInYear(other, 1) - r.first;
 			for (let day = from; day < to; day++) {
 				const i = day - first;
@@ -174,7 +177,7 @@ export function scenariosOf(r: DailyRecord, rc: RecordClimate, year: number, sha
 			if (Number.isNaN(rain[i]!)) rain[i] = rc.normals.rain[doys[i]! - 1]!;
 		}
 		if (sharp) overlay({ low, high, rain, first }, sharp, k);
-		return { first, year, low, high, rain, memo: new Map() };
+		return { first, year, years: span, low, high, rain, memo: new Map() };
 	});
 }
 
@@ -195,7 +198,7 @@ function overlay(s: Pick<Scenario, 'low' | 'high' | 'rain' | 'first'>, sharp: Sh
 
 /** Warm middles and the winters' middles before them, within the scenario. */
 function summers(s: Scenario, rc: RecordClimate): DayNumber[] {
-	return [s.year - 1, s.year, s.year + 1, s.year + 2]
+	return [...s.years, s.year + 2]
 		.map((y) => dayInYear(y, rc.middle))
 		.filter((d) => d - 183 >= s.first - 120 && d - 183 < s.first + s.low.length);
 }
@@ -340,7 +343,7 @@ export function rainsIn(s: Scenario, rc: RecordClimate, edge: 'start' | 'end'): 
 	const share = (rc.normals.rain.reduce((t, v) => t + v, 0) / 366) * span;
 	const usual = rc.rains[edge];
 	const found: DayNumber[] = [];
-	for (const y of [s.year - 1, s.year, s.year + 1]) {
+	for (const y of s.years) {
 		const about = dayInYear(y, usual);
 		let best: DayNumber | null = null;
 		for (let n = 0; n <= 50 && best === null; n++)
@@ -364,5 +367,5 @@ export function rainsIn(s: Scenario, rc: RecordClimate, edge: 'start' | 'end'): 
 export function frostChancesIn(s: Scenario, rc: RecordClimate, chance: number, side: 'spring' | 'autumn'): DayNumber[] {
 	const doy = side === 'spring' ? lastFrostBy(rc.frost, 1 - chance, 'fitted') : firstFrostBy(rc.frost, chance, 'fitted');
 	if (doy === null) return [];
-	return [s.year - 1, s.year, s.year + 1].map((y) => dayInYear(y, doy));
+	return s.years.map((y) => dayInYear(y, doy));
 }

@@ -103,7 +103,7 @@ function once(s: Scenario, key: string, reckon: () => DayNumber[]): DayNumber[] 
 
 function anchorsIn(anchor: Anchor, s: Scenario, rc: RecordClimate): DayNumber[] {
 	return once(s, anchor, () => {
-		const years = [s.year - 1, s.year, s.year + 1];
+		const { years } = s;
 		if (anchor === 'longest_day') return years.map((y) => dayInYear(y, turning(anchor, rc.climate).doy));
 		// Without a winter the cool season stands in for it, the same each year.
 		if (!rc.climate.lastFrost) return years.map((y) => dayInYear(y, turning(anchor, rc.climate).doy));
@@ -128,7 +128,7 @@ function whenTrue(m: Moment, s: Scenario, rc: RecordClimate, kind: SeasonKind, s
 						? buds()
 						: rule.since === 'last_frost'
 							? anchorsIn('last_frost', s, rc)
-							: [s.year - 1, s.year, s.year + 1].map((y) => dayInYear(y, rc.middle) - 183);
+							: s.years.map((y) => dayInYear(y, rc.middle) - 183);
 			return since.flatMap((from) => dayOfSum(s, from, rule.base, rule.sum) ?? []);
 		}
 		case 'day_length':

@@ -1,13 +1,13 @@
 import type { LayoutServerLoad } from './$types';
 import { allGardens, viewedDay } from '$lib/server/context.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
-import { stripLanes } from '$lib/server/strip.js';
+import { stripLanes, stripWeather } from '$lib/server/strip.js';
 import { signInAsked } from '$lib/server/auth.js';
 
 export const load: LayoutServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
 	const viewed = viewedDay(garden, url.searchParams.get('day'));
-	const [lanes, gardens] = await guarded(() => Promise.all([stripLanes(garden), allGardens()]));
+	const [lanes, weather, gardens] = await guarded(() => Promise.all([stripLanes(garden), stripWeather(garden), allGardens()]));
 	return {
 		garden: {
 			slug: garden.slug,
@@ -21,6 +21,8 @@ export const load: LayoutServerLoad = async ({ params, url }) => {
 		viewed: viewed.iso,
 		isToday: viewed.isToday,
 		lanes,
+		weather,
+		madeRecord: garden.base.made,
 		canSignOut: signInAsked()
 	};
 };

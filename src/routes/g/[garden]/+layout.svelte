@@ -82,7 +82,15 @@
 		</div>
 	</div>
 </header>
-<SeasonStrip climate={data.garden.climate} today={data.garden.today} viewed={data.viewed} lanes={data.lanes} />
+<SeasonStrip
+	climate={data.garden.climate}
+	today={data.garden.today}
+	viewed={data.viewed}
+	lanes={data.lanes}
+	weather={data.weather}
+	windows={page.data.stripWindows ?? []}
+	{base}
+/>
 
 <main id="content" class="mx-auto max-w-[1240px] px-4 pt-6 pb-40 md:pb-24">
 	{@render children()}

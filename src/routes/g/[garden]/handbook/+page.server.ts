@@ -1,16 +1,19 @@
 import type { PageServerLoad } from './$types';
 import { kindsOf, viewedDay } from '$lib/server/context.js';
+import { seasonOf } from '$lib/server/season.js';
+import { STEP, windowView } from '$lib/server/windows.js';
 import { handbook } from '$lib/server/handbook.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
-import { openings } from '$lib/core/season/windows.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
 	const { day } = viewedDay(garden, url.searchParams.get('day'));
+	const season = await guarded(() => seasonOf(garden));
 	return guarded(async () => ({
 		from: day - 15,
 		day,
+		step: STEP,
 		kinds: [...(await kindsOf(garden)).values()].map((k) => ({
 			id: k.id,
 			common: k.common,
@@ -19,12 +22,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 			ways: k.ways.map((w) => ({
 				id: w.id,
 				name: handbook().ways.get(w.way)!.name,
-				open: openings(w.window, day - 15, day + 365, garden.climate).map((o) => ({
-					from: o.opens,
-					to: o.closes,
-					bestFrom: o.bestFrom,
-					bestTo: o.bestTo
-				}))
+				window: windowView(season, w.window, k, day)
 			}))
 		}))
 	}));

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import MonthRow from '$lib/ui/MonthRow.svelte';
-	import YearBar from '$lib/ui/YearBar.svelte';
+	import SuitBar from '$lib/ui/SuitBar.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -8,7 +8,7 @@
 	let text = $state('');
 	let openOnly = $state(false);
 	const uid = $props.id();
-	const isOpen = (w: PageData['kinds'][number]['ways'][number]) => w.open.some((o) => o.from <= data.day && o.to >= data.day);
+	const isOpen = (w: PageData['kinds'][number]['ways'][number]) => w.window.now >= 0.5;
 	const shown = $derived(
 		data.kinds.filter((k) => {
 			const hit = `${k.common} ${k.botanical} ${k.standsFor} ${k.ways.map((w) => w.name).join(' ')}`
@@ -22,7 +22,8 @@
 <svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
 <h1>How it is done, and when, here</h1>
 <p class="text-faded">
-	{data.kinds.length} kinds. Windows lie on this garden’s own year: thin where it may be done, thick where it is best.
+	{data.kinds.length} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
+	it open.
 </p>
 <div class="mt-4 flex flex-wrap items-end gap-4">
 	<div class="w-full max-w-sm">
@@ -47,8 +48,14 @@
 				</div>
 				<div>
 					{#each k.ways as w (w.id)}
-						<p class="note -mb-1">{w.name}{isOpen(w) ? ', open' : ''}</p>
-						<YearBar from={data.from} day={data.day} open={w.open} label="Window of {w.name} for {k.common}" />
+						<p class="note -mb-1">{w.name}{w.window.now >= 0.9 ? ', open' : w.window.now >= 0.5 ? ', likely open' : ''}</p>
+						<SuitBar
+							from={data.from}
+							day={data.day}
+							values={w.window.values}
+							step={data.step}
+							label="Window of {w.name} for {k.common}"
+						/>
 					{/each}
 				</div>
 			</a>

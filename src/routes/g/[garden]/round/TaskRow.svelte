@@ -19,7 +19,7 @@
 		dated?: boolean;
 	}
 	let { task, base, today, isToday, mayWait, shelters, dated = false }: Props = $props();
-	let open = $state<'more' | 'count' | null>(null);
+	let open = $state<'more' | 'count' | 'bring' | null>(null);
 	const frost = $derived(task.chance !== null && task.work !== 'harden' && task.work !== 'rain-ahead');
 </script>
 
@@ -70,6 +70,10 @@
 					<button class="act" aria-expanded={open === 'count'} onclick={() => (open = open === 'count' ? null : 'count')}
 						>Count</button
 					>
+				{:else if task.log === 'bring'}
+					<button class="act act-main" aria-expanded={open === 'bring'} onclick={() => (open = open === 'bring' ? null : 'bring')}
+						>Bring in …</button
+					>
 				{:else if task.log === 'page'}
 					<a class="act self-start" href="{base}/{task.link}"
 						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' ? 'Plan' : 'Log it'}</a
@@ -84,25 +88,6 @@
 			</div>
 		{/if}
 	</div>
-	{#if isToday && task.log === 'bring'}
-		{#if shelters.length}
-			<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false}>
-				{@render work()}
-				<div class="mt-2 max-w-xs">
-					<SelectField
-						label="Where to"
-						name="to"
-						value={shelters[0]!.id}
-						items={shelters.map((s) => ({ value: s.id, name: s.name }))}
-					/>
-				</div>
-			</EntryForm>
-		{:else}
-			<p class="note mt-2">
-				There is no sheltered place yet: <a class="underline" href="{base}/settings">add a sill, shelf or garage</a>.
-			</p>
-		{/if}
-	{/if}
 	{#if open === 'count'}
 		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
 			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={task.seen} ondone={() => (open = null)}>
@@ -112,6 +97,22 @@
 					<Stepper label="Of these rooted" name="rooted" value={0} min={0} max={task.count} />
 				{/if}
 			</EntryForm>
+		</div>
+	{:else if open === 'bring'}
+		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
+			{#if shelters.length}
+				<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false} ondone={() => (open = null)}>
+					{@render work()}
+					<SelectField
+						label="Where to"
+						name="to"
+						value={shelters[0]!.id}
+						items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+					/>
+				</EntryForm>
+			{:else}
+				<p>There is no sheltered place yet: <a class="underline" href="{base}/settings">add a sill, shelf or garage</a>.</p>
+			{/if}
 		</div>
 	{:else if open === 'more'}
 		<div class="mt-3 grid max-w-2xl gap-6 border-l-4 border-catkin pl-4 sm:grid-cols-2">

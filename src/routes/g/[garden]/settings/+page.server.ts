@@ -6,6 +6,8 @@ import { database } from '$lib/server/db.js';
 import { Fields, frameOf, gardenOr404, guarded, recordForm, refused } from '$lib/server/forms.js';
 import { gardenFields } from '$lib/server/gardenForm.js';
 import { entriesOf } from '$lib/server/store/entries.js';
+import { standIns } from '$lib/server/standIns.js';
+import { makeToken, MOST_TOKENS, revokeToken, tokens } from '$lib/server/tokens.js';
 import * as state from '$lib/server/store/state.js';
 import { M2_PER_SQUARE_FOOT } from '$lib/core/units/index.js';
 
@@ -16,11 +18,43 @@ export const load: PageServerLoad = async ({ params }) => {
 		// A saved form starts afresh from what was saved.
 		version: (await entriesOf(database(), garden.id, 'garden', garden.id)).length,
 		year: Number(garden.today.slice(0, 4)),
+		record: {
+			made: garden.base.made,
+			years: garden.base.rc.years.length,
+			from: garden.base.rc.years[0]!,
+			to: garden.base.rc.years.at(-1)!,
+			frostFrom: garden.data.frost_from ?? ('record' as const),
+			climate: garden.climate
+		},
+		station: standIns().has('weather-station'),
+		doors: (await tokens(garden.id)).map((t) => ({
+			id: t.id,
+			purpose: t.purpose,
+			label: t.label,
+			made: t.created_at.toISOString().slice(0, 10),
+			used: t.used_at?.toISOString().slice(0, 10) ?? null
+		})),
 		places: (await state.places(database(), garden.id)).filter((p) => !p.closed)
 	}));
 };
 
 export const actions: Actions = {
+	/** A new secret. It is shown in this answer and never again. */
+	door: async ({ params, request, url }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		const purpose = f.text('purpose') === 'calendar' ? 'calendar' : 'readings';
+		const token = await guarded(() => makeToken(garden.id, purpose, f.text('label')));
+		if (!token) return refused({ code: 'token.many', sentence: `A garden has at most ${MOST_TOKENS} doors: shut one first.` });
+		return { door: { purpose, secret: purpose === 'calendar' ? `${url.origin}/calendar/${token}.ics` : token } };
+	},
+	shut: async ({ params, request }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		const id = f.text('id');
+		if (z.uuid().safeParse(id).success) await guarded(() => revokeToken(garden.id, id));
+		return { shut: true };
+	},
 	garden: async ({ params, request, locals }) => {
 		const garden = await gardenOr404(params.garden);
 		const f = new Fields(await request.formData());

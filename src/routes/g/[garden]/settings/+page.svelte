@@ -7,8 +7,9 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import { LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
-	import type { PageData } from './$types';
-	let { data }: { data: PageData } = $props();
+	import { enhance } from '$app/forms';
+	import type { ActionData, PageData } from './$types';
+	let { data, form }: { data: PageData; form: ActionData } = $props();
 	const units = $derived(data.garden.units);
 	type Place = PageData['places'][number];
 	let editing = $state<Place | 'new' | null>(null);
@@ -36,6 +37,17 @@
 			{#key data.version}
 				<EntryForm action="?/garden" submit="Save" today={data.garden.today} dated={false} noted={false}>
 					<GardenFields start={data.settings} year={data.year} />
+					{#if !data.record.made}
+						<SelectField
+							label="Frost dates and coldest night of all plans"
+							name="frost_from"
+							value={data.record.frostFrom}
+							items={[
+								{ value: 'record', name: `the weather record’s, ${data.record.from}–${data.record.to}` },
+								{ value: 'own', name: 'my own, as given above' }
+							]}
+						/>
+					{/if}
 				</EntryForm>
 			{/key}
 		</div>
@@ -115,6 +127,57 @@
 				{/key}
 			</div>
 		{/if}
+		<h2 class="mt-10 text-2xl">Where the weather comes from</h2>
+		<p class="mt-2">
+			{#if data.record.made}A made record of {data.record.years} years, bent to the frosts and the coldest night given here.
+			{:else}A record of {data.record.years} whole years, {data.record.from}–{data.record.to}.{/if}
+			{data.station ? 'A weather station tells past days and the next ten.' : 'No weather station is set up.'}
+			<a href="/g/{data.garden.slug}/weather">See the weather</a> or
+			<a href="/g/{data.garden.slug}/weather/import">take in a record</a>.
+		</p>
+		<h2 class="mt-10 text-2xl">Doors</h2>
+		<p class="mt-1 text-faded">
+			Secrets that let one thing in or out without signing in: thermometers that send readings, calendars that read the round.
+			Each is shown once; shut it when it is no longer wanted.
+		</p>
+		{#if form?.door}
+			<div class="mt-3 border-l-4 border-catkin bg-pane px-4 py-3" role="status">
+				<p class="font-semibold">
+					{form.door.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
+				</p>
+				<p class="mt-1 font-mono break-all select-all">{form.door.secret}</p>
+				<p class="note mt-1">It will not be shown again.</p>
+			</div>
+		{/if}
+		{#if form?.problem}<p role="alert" class="mt-3 text-madder">{form.problem.sentence}</p>{/if}
+		<ul class="ruled mt-3">
+			{#each data.doors as d (d.id)}
+				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
+					<span
+						><span class="font-semibold">{d.purpose === 'calendar' ? 'Calendar' : 'Readings'}{d.label ? `, ${d.label}` : ''}</span
+						>
+						<span class="note">made {d.made}, {d.used ? `last used ${d.used}` : 'not used yet'}</span></span
+					>
+					<form method="POST" action="?/shut" use:enhance>
+						<input type="hidden" name="id" value={d.id} /><button class="act" aria-label="Shut {d.purpose} {d.label}">Shut</button
+						>
+					</form>
+				</li>
+			{/each}
+		</ul>
+		<form method="POST" action="?/door" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
+			<SelectField
+				label="A new door for"
+				name="purpose"
+				value="readings"
+				items={[
+					{ value: 'readings', name: 'readings of thermometers' },
+					{ value: 'calendar', name: 'the round in a calendar' }
+				]}
+			/>
+			<Field label="What it is for" name="label" maxlength={80} placeholder="garage sensor" />
+			<button class="act">Make it</button>
+		</form>
 		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
 		<ul class="ruled mt-2">
 			{#each data.gardens as g (g.slug)}<li class="py-2">

@@ -193,16 +193,16 @@
 				<caption class="pb-1 text-left font-semibold">The nights ahead</caption>
 				<thead>
 					<tr class="border-b border-ink text-left"
-						><th class="pr-4">Night of</th><th class="pr-4">Likely low</th><th class="pr-4">Freezes</th><th class="pr-4"
-							>Below {t(-2.2)}</th
-						><th>Air draws</th></tr
+						><th class="pr-4">Night of</th><th class="pr-4">Likely low <span class="font-normal">(1 in 10: below)</span></th><th
+							class="pr-4">Freezes</th
+						><th class="pr-4">At {shown(-2.2)} {degrees}</th><th>Air draws</th></tr
 					>
 				</thead>
 				<tbody>
 					{#each v.nights as n (n.on)}
 						<tr class="border-b border-rule">
 							<td class="py-1 pr-4">{sayDate(n.on, false)}</td>
-							<td class="pr-4">{n.middle === null ? 'as usual' : `${t(n.middle)}, or ${t(n.cold!)}`}</td>
+							<td class="pr-4">{n.middle === null ? 'as usual' : `${t(n.middle)} (${t(n.cold!)})`}</td>
 							<td class="pr-4 {n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}">{odds(n.freeze)}</td>
 							<td class="pr-4">{odds(n.hard)}</td>
 							<td>{n.et0.toFixed(1)} mm</td>
@@ -224,7 +224,7 @@
 	/>
 </section>
 
-<section class="mt-8 grid gap-10 border-t border-ink pt-5 lg:grid-cols-[1.4fr_1fr]">
+<section class="mt-8 grid gap-8 border-t border-ink pt-5">
 	<div class="overflow-x-auto">
 		<h2>Last and first frost</h2>
 		<table class="mt-2 w-full">
@@ -255,7 +255,7 @@
 		</form>
 		{#if data.badThreshold}<p role="alert" class="mt-2 text-madder">Between {t(-40)} and {t(25)}, please.</p>{/if}
 	</div>
-	<dl class="grid content-start gap-3 sm:grid-cols-2 lg:grid-cols-1">
+	<dl class="grid content-start gap-4 border-t border-rule pt-4 sm:grid-cols-2 lg:grid-cols-3">
 		<div>
 			<dt class="note">Coldest night of an average winter</dt>
 			<dd class="text-lg font-semibold">{t(v.coldestC)}, zone {zoneOf(v.coldestC).zone}</dd>
@@ -265,9 +265,7 @@
 				<dt class="note">Degree days above {shown(w.base)} {degrees} since {sayDate(v.since, false)}</dt>
 				<dd class="text-lg font-semibold">
 					{dd(w.here)}
-					<span class="note font-normal"
-						>usual {dd(w.usual)}{w.capped !== w.here ? `; ${dd(w.capped)} with a cut-off at ${t(30)}` : ''}</span
-					>
+					<span class="note font-normal">usual {dd(w.usual)}{`; ${dd(w.capped)} the modified way, cut off at ${t(30)}`}</span>
 				</dd>
 			</div>
 		{/each}
@@ -288,8 +286,8 @@
 		{#if v.station.hours && data.isToday}
 			<div>
 				<dt class="note">Today by the hour</dt>
-				<dd class="text-lg font-semibold">
-					{#each [6, 9, 12, 15, 18, 21] as h (h)}{#if v.station.hours.hours[h] !== undefined}<span class="mr-3 whitespace-nowrap"
+				<dd class="flex flex-wrap gap-x-3 text-lg font-semibold">
+					{#each [6, 9, 12, 15, 18, 21] as h (h)}{#if v.station.hours.hours[h] !== undefined}<span class="whitespace-nowrap"
 								><span class="note font-normal">{h}:00</span> {t(v.station.hours.hours[h])}</span
 							>{/if}{/each}
 				</dd>

@@ -10,6 +10,9 @@ import { Fields, frameOf, gardenOr404, guarded, recordForm, refused } from '$lib
 import type { Act } from '$lib/server/ledger.js';
 import { handbook } from '$lib/server/handbook.js';
 import { entriesOf } from '$lib/server/store/entries.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { seasonOf } from '$lib/server/season.js';
+import { stripWindows } from '$lib/server/windows.js';
 import * as state from '$lib/server/store/state.js';
 import { wantViews } from '$lib/server/wants.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -35,6 +38,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		]);
 		const potted = profile.stages.find((s) => s.to === 'potted' || s.to === 'ready');
 		return {
+			stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today), row.wayId),
 			batch: batch!,
 			way: {
 				how: way.how,

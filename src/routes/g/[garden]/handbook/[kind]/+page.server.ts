@@ -2,6 +2,8 @@ import { error } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 import { v5 as uuidv5 } from 'uuid';
 import { kindsOf, recordOf, viewedDay } from '$lib/server/context.js';
+import { seasonOf } from '$lib/server/season.js';
+import { STEP, stripWindows, windowView } from '$lib/server/windows.js';
 import { handbook } from '$lib/server/handbook.js';
 import { database } from '$lib/server/db.js';
 import { Fields, frameOf, gardenOr404, guarded, recordForm } from '$lib/server/forms.js';
@@ -9,8 +11,10 @@ import * as state from '$lib/server/store/state.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
 import { editableFigures } from '$lib/core/handbook/figures.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { meanOf } from '$lib/core/odds/beta.js';
-import { openings, sayRule } from '$lib/core/season/windows.js';
+import { SIGHTINGS, SIGHTING_WORDS } from '$lib/core/season/suitability.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
@@ -20,6 +24,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		if (!printed) error(404, { message: 'The handbook does not know that kind.', code: 'kind.unknown' });
 		const kind = (await kindsOf(garden)).get(params.kind)!;
 		const record = await recordOf(garden.id, [kind.id]);
+		const season = await seasonOf(garden);
 		const own = new Map(
 			(await state.figures(database(), garden.id)).filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value])
 		);
@@ -34,14 +39,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 				signs: way.signs,
 				pieces: way.piece,
 				profile: w,
-				window: sayRule(w.window),
-				open: openings(w.window, day - 15, day + 365, garden.climate).map((o) => ({
-					from: o.opens,
-					to: o.closes,
-					bestFrom: o.bestFrom,
-					bestTo: o.bestTo,
-					sd: Math.round((o.opensSd + o.closesSd) / 2)
-				})),
+				window: windowView(season, w.window, kind, day),
 				stages: w.stages.map((s) => {
 					const counted = seen[s.to] ? Math.round(seen[s.to]!.passed + seen[s.to]!.failed) : 0;
 					return {
@@ -59,17 +57,39 @@ export const load: PageServerLoad = async ({ params, url }) => {
 			ways,
 			from: day - 15,
 			day,
+			step: STEP,
+			sightings: (season.sightings.get(kind.id) ?? []).map((s) => ({ event: s.event, on: isoOf(s.day) })),
+			events: sightingsFor(kind),
+			stripWindows: stripWindows(season, kind, dayNumber(garden.today)),
 			figures: editableFigures(printed).map((f) => ({ ...f, own: own.get(f.path) ?? null })),
 			sources: Object.fromEntries([...handbook().sources].map(([id, s]) => [id, s.name]))
 		};
 	});
 };
 
+/** What can be seen of a kind that moves its windows. */
+const sightingsFor = (kind: Kind) =>
+	SIGHTINGS.filter((e) =>
+		e === 'bloom' || e === 'bloom_over' ? kind.bloom !== null : e !== 'leaf_fall' || /deciduous|climber|tree/.test(kind.habit)
+	).map((event) => ({ value: event, name: SIGHTING_WORDS[event] }));
+
 /** A figure is one subject for ever, whoever sets it first. */
 const FIGURES = '6f0a7a52-6d0a-4b1e-9f6e-0d1c5b8f2a11';
 const subjectFor = (gardenId: string, kindId: string, path: string) => uuidv5(`${gardenId}/${kindId}/${path}`, FIGURES);
 
 export const actions: Actions = {
+	/** Seen today (or on another day): the windows that wait for it move at once. */
+	saw: async ({ params, request, locals }) => {
+		const garden = await gardenOr404(params.garden);
+		const f = new Fields(await request.formData());
+		const frame = frameOf(f, garden);
+		return recordForm(
+			garden,
+			locals.actor,
+			[{ ...frame, kind: 'sighting.made', subjectId: frame.id, data: { kind_id: params.kind, event: f.text('event') } }],
+			'Seen: the windows have moved with it.'
+		);
+	},
 	set: async ({ params, request, locals }) => {
 		const garden = await gardenOr404(params.garden);
 		const f = new Fields(await request.formData());

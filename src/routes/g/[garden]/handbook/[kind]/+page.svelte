@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
-	import YearBar from '$lib/ui/YearBar.svelte';
+	import SuitBar from '$lib/ui/SuitBar.svelte';
+	import { SIGHTING_WORDS } from '$lib/core/season/suitability.js';
 	import { money, STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -100,22 +101,52 @@
 	</ul>
 {/if}
 
+<details class="mt-6 max-w-2xl border-t border-rule pt-2" open={data.sightings.length > 0}>
+	<summary class="min-h-11 cursor-pointer font-semibold">Seen something in the garden? Windows move with it.</summary>
+	{#if data.sightings.length}
+		<ul class="mb-3 list-disc pl-5">
+			{#each data.sightings.slice(-5).reverse() as s, i (i)}<li>{sayDate(s.on)}: {SIGHTING_WORDS[s.event]}</li>{/each}
+		</ul>
+	{/if}
+	<EntryForm action="?/saw" submit="I saw it" today={data.garden.today} noted={false}>
+		<SelectField label="What" name="event" value={data.events[0]!.value} items={data.events} />
+	</EntryForm>
+</details>
+
 {#each data.ways as w (w.id)}
 	<section class="mt-8 border-t border-ink pt-4">
 		<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
 			<div>
 				<h2>{w.name}</h2>
-				<p class="note">{w.window}</p>
-				{#if w.open[0]}<p class="mt-1">
-						{#if w.open[0].from <= data.day}Open until <strong>{sayDate(isoOf(w.open[0].to))}</strong>{:else}Opens <strong
-								>{sayDate(isoOf(w.open[0].from))}</strong
-							>, shuts {sayDate(isoOf(w.open[0].to))}{/if}{#if w.open[0].sd}<span class="note"
-								>, give or take {w.open[0].sd} days</span
-							>{/if}.
-					</p>{/if}
+				<p class="note">{w.window.say}</p>
+				{#if w.window.next}
+					{@const n = w.window.next}
+					<p class="mt-1">
+						{#if n.open}Open, until about <strong>{sayDate(n.closes.usual)}</strong>
+							<span class="note">({sayDate(n.closes.early, false)} to {sayDate(n.closes.late, false)})</span>{:else}Opens about
+							<strong>{sayDate(n.opens.usual)}</strong>
+							<span class="note">({sayDate(n.opens.early, false)} to {sayDate(n.opens.late, false)})</span>, shuts about {sayDate(
+								n.closes.usual
+							)}{/if}.
+					</p>
+					<p class="note">
+						{data.isToday ? 'Today' : 'That day'} suits in {Math.round(w.window.now * 10)} years of 10{n.share < 0.95
+							? `; only ${Math.round(n.share * 10)} years of 10 have it at all`
+							: ''}.
+					</p>
+				{:else}
+					<p class="mt-1">In no year of this garden’s record.</p>
+				{/if}
 			</div>
 			<div>
-				<MonthRow from={data.from} /><YearBar from={data.from} day={data.day} open={w.open} label="Window of {w.name}" />
+				<MonthRow from={data.from} /><SuitBar
+					from={data.from}
+					day={data.day}
+					values={w.window.values}
+					step={data.step}
+					label="Window of {w.name}"
+					height={36}
+				/>
 			</div>
 		</div>
 		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr]">

@@ -7,6 +7,9 @@ import { Fields, frameOf, gardenOr404, guarded, recordForm } from '$lib/server/f
 import { lookUpVariety } from '$lib/server/standIns.js';
 import { stockViews } from '$lib/server/stock.js';
 import { stockFields } from '$lib/server/stockForm.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { seasonOf } from '$lib/server/season.js';
+import { stripWindows } from '$lib/server/windows.js';
 import * as state from '$lib/server/store/state.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
@@ -21,6 +24,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const parent = stock.from_batch ? await state.batchById(database(), garden.id, stock.from_batch) : null;
 		const asked = url.searchParams.get('variety') ?? '';
 		return {
+			stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
 			stock,
 			parent: parent && { id: parent.id, code: parent.code },
 			hazards: kind.hazards,

@@ -7,8 +7,10 @@ import { Fields, frameOf, gardenOr404, guarded, recordForm, refused } from '$lib
 import { handbook } from '$lib/server/handbook.js';
 import { planWant, wantViews } from '$lib/server/wants.js';
 import { database } from '$lib/server/db.js';
+import { seasonOf } from '$lib/server/season.js';
+import { stripWindows } from '$lib/server/windows.js';
 import * as state from '$lib/server/store/state.js';
-import { isoOf } from '$lib/core/dates.js';
+import { isoOf, dayNumber } from '$lib/core/dates.js';
 import { sayRule } from '$lib/core/season/windows.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
@@ -25,6 +27,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 			: await planWant(garden, want.id, asked && z.uuid().safeParse(asked).success ? asked : null);
 		const ways = new Map(kind.ways.map((w) => [w.id, w]));
 		return {
+			stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
 			want,
 			placeName: places.find((p) => p.id === want.placeId)?.name ?? '',
 			kind: {

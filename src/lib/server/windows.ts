@@ -1,0 +1,75 @@
+/** Windows as the screens show them: suitability along the year, likely dates, and what to say of them. */
+import { handbook } from './handbook.js';
+import type { Season } from './season.js';
+import { isoOf } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { sayRule } from '$lib/core/season/windows.js';
+import type { WindowRule } from '$lib/core/season/windows.js';
+
+export const STEP = 4;
+/** From half a month back to a year ahead, as year bars are drawn. */
+export const BAR_DAYS = 380;
+
+export interface WindowView {
+	say: string;
+	/** Suitability 0–1 every STEP days. */
+	values: number[];
+	/** On the day looked at. */
+	now: number;
+	/** The opening that holds the day, or the next one. */
+	next: {
+		open: boolean;
+		opens: { early: string; usual: string; late: string };
+		closes: { early: string; usual: string; late: string };
+		best: { from: string; to: string };
+		/** Share of years that have it at all. */
+		share: number;
+	} | null;
+}
+
+export const suitability = (season: Season, rule: WindowRule, kind: Kind, from: DayNumber, days: number): number[] => {
+	const odds = season.windows(rule, kind);
+	return Array.from({ length: Math.floor(days / STEP) + 1 }, (_, i) => Math.round(odds.on(from + i * STEP) * 100) / 100);
+};
+
+export function windowView(season: Season, rule: WindowRule, kind: Kind, day: DayNumber, from: DayNumber = day - 15): WindowView {
+	const odds = season.windows(rule, kind);
+	const l = odds.likely.find((o) => o.closes.p50 >= day);
+	const dates = (s: { p10: number; p50: number; p90: number }) => ({
+		early: isoOf(s.p10),
+		usual: isoOf(s.p50),
+		late: isoOf(s.p90)
+	});
+	return {
+		say: sayRule(rule),
+		values: suitability(season, rule, kind, from, BAR_DAYS),
+		now: odds.on(day),
+		next: l
+			? {
+					open: l.opens.p50 <= day,
+					opens: dates(l.opens),
+					closes: dates(l.closes),
+					best: { from: isoOf(l.bestFrom), to: isoOf(l.bestTo) },
+					share: l.share
+				}
+			: null
+	};
+}
+
+/** Windows of a kind for the season strip. */
+export interface StripWindow {
+	label: string;
+	from: DayNumber;
+	values: number[];
+}
+
+export const stripWindows = (season: Season, kind: Kind, now: DayNumber, wayId: string | null = null): StripWindow[] =>
+	kind.ways
+		.filter((w) => wayId === null || w.id === wayId)
+		.slice(0, 4)
+		.map((w) => ({
+			label: handbook().ways.get(w.way)?.name ?? w.id,
+			from: now - 92,
+			values: suitability(season, w.window, kind, now - 92, 92 + 457)
+		}));

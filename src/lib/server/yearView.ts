@@ -1,0 +1,80 @@
+/** The whole year on one page: when each way of what one grows suits, and what was done when. */
+import { kindsOf } from './context.js';
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import { seasonOf } from './season.js';
+import * as state from './store/state.js';
+import { windowView } from './windows.js';
+import { dayInYear, dayNumber, dayOfYear, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { frostOdds } from '$lib/core/season/frost.js';
+import { dayLength } from '$lib/core/season/solar.js';
+
+export const YEAR_STEP = 4;
+const DAYS = 364;
+
+export async function yearView(garden: Garden, day: DayNumber) {
+	const db = database();
+	const year = yearOf(day);
+	const from = dayInYear(year, 1);
+	const [season, kinds, stocks, wants, batches] = await Promise.all([
+		seasonOf(garden),
+		kindsOf(garden),
+		state.stocks(db, garden.id),
+		state.wants(db, garden.id),
+		state.batches(db, garden.id)
+	]);
+	const grown = new Set([
+		...stocks.filter((s) => !s.gone_on).map((s) => s.kind_id),
+		...wants.filter((w) => !w.dropped_on).map((w) => w.kind_id),
+		...batches.filter((b) => b.status === 'growing' || b.status === 'planned').map((b) => b.kindId)
+	]);
+	const { normals } = garden.base.rc;
+	const points = Array.from({ length: DAYS / YEAR_STEP + 1 }, (_, i) => {
+		const d = from + i * YEAR_STEP;
+		const n = dayOfYear(d) - 1;
+		return {
+			day: d,
+			frost: frostOdds(d, garden.climate),
+			light: dayLength(garden.climate.latitude, garden.climate.longitude, d),
+			low: normals.low[n]!,
+			high: normals.high[n]!
+		};
+	});
+	const rows = [...grown]
+		.map((id) => kinds.get(id))
+		.filter((k) => k !== undefined)
+		.sort((a, b) => a.common.localeCompare(b.common))
+		.map((kind) => ({
+			id: kind.id,
+			common: kind.common,
+			ways: kind.ways.map((w) => {
+				const view = windowView(season, w.window, kind, day, from);
+				return {
+					id: w.id,
+					name: handbook().ways.get(w.way)?.name ?? w.id,
+					values: view.values.slice(0, points.length),
+					next: view.next && `${sayDate(view.next.opens.usual, false)} – ${sayDate(view.next.closes.usual, false)}`,
+					marks: batches
+						.filter((b) => b.kindId === kind.id && b.wayId === w.id && b.struckOn !== null)
+						.map((b) => ({
+							// Laid on this year's calendar, whatever year it was done in.
+							day: dayInYear(year, dayOfYear(dayNumber(b.struckOn!))),
+							say: `${b.code}: ${b.struck} struck ${sayDate(b.struckOn!)}, ${b.lost} lost so far`
+						}))
+				};
+			})
+		}));
+	return {
+		year,
+		from,
+		step: YEAR_STEP,
+		today: dayNumber(garden.today),
+		day: isoOf(day),
+		points,
+		rows,
+		years: garden.base.rc.years.length,
+		made: garden.base.made
+	};
+}
