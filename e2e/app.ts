@@ -12,6 +12,8 @@ export interface App {
 	cluster: Cluster;
 	/** The demo garden's path. */
 	demo: string;
+	/** Address of the stand-in weather station. */
+	station: string;
 }
 
 export const test = base.extend<object, { app: App; appOptions: { demo: boolean; env: NodeJS.ProcessEnv } }>({
@@ -22,7 +24,12 @@ export const test = base.extend<object, { app: App; appOptions: { demo: boolean;
 	app: [
 		async ({ appOptions }, use) => {
 			const app = await openDemoApp(appOptions);
-			await use({ url: app.url, cluster: app.cluster, demo: `${app.url}/g/three-alders` });
+			await use({
+				url: app.url,
+				cluster: app.cluster,
+				demo: `${app.url}/g/three-alders`,
+				station: app.standIns.get('weather-station')!
+			});
 			await app.close();
 		},
 		{ scope: 'worker', timeout: 120_000 }

@@ -135,5 +135,5 @@ test('the database stops in the middle: a clear page, the typing kept, and it wo
 	await expect(page.getByRole('heading', { name: /silver, from the wall/ })).toBeVisible();
 	expect((await page.request.get(`${app.url}/healthz`)).status()).toBe(200);
 	await other.getByRole('button', { name: 'Try again' }).click();
-	await expect(other.getByRole('heading', { name: 'This week’s round' })).toBeVisible();
+	await expect(other.getByRole('heading', { name: 'Today’s round' })).toBeVisible();
 });

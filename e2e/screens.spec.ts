@@ -4,6 +4,11 @@ import { expect, test, TODAY } from './app.js';
 
 const SCREENS = [
 	'round',
+	'round/away',
+	'round/walk',
+	'weather',
+	'weather/import',
+	'year',
 	'wants',
 	'wants/new',
 	'stock',
@@ -68,7 +73,7 @@ test('the season strip shows another day on every screen', async ({ app, page })
 	await page.getByLabel('Show day').fill('2027-03-01');
 	await expect(page).toHaveURL(/day=2027-03-01/);
 	await page.goto(`${app.demo}/round?day=1999-01-01`);
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('This week’s round');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Today’s round');
 	expect(TODAY).toBe('2026-09-05');
 });
 

@@ -8,6 +8,15 @@ const MOST_BYTES = 64_000;
 export const problem = (p: Problem, status = 400): Response =>
 	json({ error: { code: p.code, path: p.path ?? null, sentence: p.sentence } }, { status });
 
+/**
+ * Where the app is read from, as the browser has it. The app itself speaks plain HTTP; whoever stands in
+ * front of it with TLS says so by X-Forwarded-Proto. (The adapter would call every address https.)
+ */
+export function originOf(request: Request, url: URL): string {
+	const told = request.headers.get('x-forwarded-proto')?.split(',')[0]?.trim();
+	return `${told === 'https' ? 'https' : 'http'}://${request.headers.get('host') ?? url.host}`;
+}
+
 /** Parses a JSON body by a schema; a Response when it is wrong. */
 export async function readBody<T>(request: Request, schema: z.ZodType<T>, most = MOST_BYTES): Promise<T | Response> {
 	const text = await request.text();

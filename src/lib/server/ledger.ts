@@ -138,12 +138,12 @@ export function record(
 	return attempt(() =>
 		transaction(async (db) => {
 			if (!(await state.lockGarden(db, writer.gardenId))) no('garden.unknown', 'There is no such garden.');
-			const there = await Promise.all(
-				acts.map((a) => (z.uuid().safeParse(a.id).success ? entries.entryById(db, writer.gardenId, a.id) : null))
-			);
+			const there: boolean[] = [];
+			for (const a of acts)
+				there.push(z.uuid().safeParse(a.id).success && (await entries.entryById(db, writer.gardenId, a.id)) !== null);
 			await beforehand?.(db);
 			const result = await write(db, writer, acts);
-			return { ...result, already: there.every((t) => t !== null) };
+			return { ...result, already: there.every(Boolean) };
 		})
 	);
 }

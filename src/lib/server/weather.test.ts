@@ -15,7 +15,7 @@ import { gardenCalendar } from './calendar.js';
 import { gardenById, kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { closeDatabase, database } from './db.js';
-import { rebuild, record, undo } from './ledger.js';
+import { createGarden, rebuild, record, undo } from './ledger.js';
 import { readingsSchema, takeReadings } from './readings.js';
 import { careId, roundOf } from './round.js';
 import { seasonOf } from './season.js';
@@ -25,7 +25,10 @@ import * as weather from './store/weather.js';
 import { gardenOfToken, makeToken, MOST_TOKENS, revokeToken, tokens } from './tokens.js';
 import { importRecord, importSchema } from './weather.js';
 import type { ImportBody } from './weather.js';
+import { stripWeather } from './strip.js';
 import { weatherView } from './weatherView.js';
+import { windowView } from './windows.js';
+import { yearView } from './yearView.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import { daysOf } from '$lib/core/season/record.js';
 import { awaySheetPdf } from '$lib/formats/awaySheet.js';
@@ -223,6 +226,69 @@ describe('the weather station', () => {
 		expect((await told()).trouble).toMatch(/cannot be reached/);
 		process.env.SURCULUS_STAND_INS = `weather-station=${address}`;
 	});
+});
+
+describe('gardens at the edges of the earth', () => {
+	const places: [string, number, { last: number; first: number } | null, number][] = [
+		['the north pole', 90, { last: 190, first: 215 }, -45],
+		['the Arctic circle', 66.6, { last: 160, first: 250 }, -35],
+		['the equator', 0, null, 16],
+		['the wet and dry tropics', 14, null, 12],
+		['the southern circle', -66.6, { last: 355, first: 35 }, -30],
+		['a mild southern coast', -41, { last: 250, first: 160 }, -2]
+	];
+	for (const [name, latitude, frost, coldest] of places)
+		it(`${name}: every screen's figures are figures`, async () => {
+			process.env.SURCULUS_STAND_INS = '';
+			const id = uuidv7();
+			const made = await createGarden(id, name, 'test', TODAY, [
+				{
+					id,
+					kind: 'garden.set',
+					subjectId: id,
+					on: TODAY,
+					data: {
+						name,
+						place: '',
+						latitude,
+						longitude: 10,
+						height_m: 10,
+						time_zone: 'UTC',
+						units: 'metric',
+						temperature: 'C',
+						currency: 'EUR',
+						coldest_c: coldest,
+						last_frost: frost && { doy: frost.last, sd: 10 },
+						first_frost: frost && { doy: frost.first, sd: 10 },
+						minutes_per_week: 60,
+						away: [],
+						guessed: []
+					}
+				}
+			]);
+			expect(made.ok ? '' : made.problem.sentence).toBe('');
+			const g = (await gardenById(id))!;
+			expect(g.base.made).toBe(true);
+			for (const ahead of [0, 100, 200, 300]) {
+				const day = dayNumber(TODAY) + ahead;
+				expect((await roundOf(g, day)).stops).toEqual([]);
+				const view = await weatherView(g, day, 5);
+				expect(view.nights.every((n) => n.freeze >= 0 && n.freeze <= 1 && Number.isFinite(n.et0))).toBe(true);
+				expect(view.warmth.every((w) => Number.isFinite(w.here) && Number.isFinite(w.usual))).toBe(true);
+				expect(view.frost).toHaveLength(4);
+			}
+			const season = await seasonOf(g);
+			const strip = await stripWeather(g);
+			expect(strip.usual.every((w) => Number.isFinite(w.low) && w.low <= w.high)).toBe(true);
+			for (const kind of (await kindsOf(g)).values())
+				for (const w of kind.ways) {
+					const view = windowView(season, w.window, kind, dayNumber(TODAY));
+					expect(view.values.every((v) => v >= 0 && v <= 1)).toBe(true);
+				}
+			const year = await yearView(g, dayNumber(TODAY));
+			expect(year.points.every((p) => p.frost >= 0 && p.frost <= 1 && p.light >= 0 && p.light <= 24)).toBe(true);
+			process.env.SURCULUS_STAND_INS = `weather-station=${address}`;
+		});
 });
 
 describe('thermometers', () => {

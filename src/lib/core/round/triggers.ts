@@ -48,7 +48,8 @@ const LOOK_AHEAD = 7;
 const MINUTES_A_POT = 0.5;
 const TOGETHER = 10;
 
-const percent = (p: number) => (p > 0.97 ? 'almost sure' : p < 0.03 ? 'hardly ever' : `${Math.round(p * 10)} in 10`);
+const percent = (p: number) =>
+	p > 0.97 ? 'almost sure' : p < 0.03 ? 'hardly ever' : `${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
 const oddsOf = (p: number) => (p > 0.97 || p < 0.03 ? percent(p) : p < 0.15 ? `1 in ${Math.round(1 / p)}` : percent(p));
 const plants = (n: number) => `${n} plant${n === 1 ? '' : 's'}`;
 

@@ -22,7 +22,9 @@
 		<p class="text-faded">
 			{sayDate(data.viewed)}, in the order you walk{data.isToday ? '' : ', if nothing else is done until then'}.
 			{round.sky.soil}
-			{#if round.sky.rain !== null && round.sky.rain >= 0.3}Rain tomorrow: {Math.round(round.sky.rain * 10)} in 10.{/if}
+			{#if round.sky.rain !== null && round.sky.rain >= 0.3}Rain tomorrow: {round.sky.rain > 0.97
+					? 'almost sure'
+					: `${Math.min(9, Math.round(round.sky.rain * 10))} in 10`}.{/if}
 			{#if round.sky.damp.length}Dull and damp, good for cutting and planting: {round.sky.damp
 					.map((d) => sayDate(d.on, false))
 					.join(', ')}.{/if}

@@ -39,7 +39,7 @@
 						>{task.code}</span
 					>{/if}
 				{#if frost}<span class="ml-1 bg-frost/25 px-1.5 text-base font-normal whitespace-nowrap"
-						>{task.chance! > 0.95 ? 'almost sure' : `${Math.max(1, Math.round(task.chance! * 10))} in 10`}</span
+						>{task.chance! > 0.95 ? 'almost sure' : `${Math.min(9, Math.max(1, Math.round(task.chance! * 10)))} in 10`}</span
 					>{/if}
 			</p>
 			<p class="note">

@@ -2,6 +2,7 @@ import tzLookup from '@photostructure/tz-lookup';
 import type { Actions, PageServerLoad } from './$types';
 import { v7 as uuidv7 } from 'uuid';
 import { z } from 'zod';
+import { originOf } from '$lib/server/api.js';
 import { database } from '$lib/server/db.js';
 import { Fields, frameOf, gardenOr404, guarded, recordForm, refused } from '$lib/server/forms.js';
 import { gardenFields } from '$lib/server/gardenForm.js';
@@ -46,7 +47,7 @@ export const actions: Actions = {
 		const purpose = f.text('purpose') === 'calendar' ? 'calendar' : 'readings';
 		const token = await guarded(() => makeToken(garden.id, purpose, f.text('label')));
 		if (!token) return refused({ code: 'token.many', sentence: `A garden has at most ${MOST_TOKENS} doors: shut one first.` });
-		return { door: { purpose, secret: purpose === 'calendar' ? `${url.origin}/calendar/${token}.ics` : token } };
+		return { door: { purpose, secret: purpose === 'calendar' ? `${originOf(request, url)}/calendar/${token}.ics` : token } };
 	},
 	shut: async ({ params, request }) => {
 		const garden = await gardenOr404(params.garden);

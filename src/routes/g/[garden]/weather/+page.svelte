@@ -18,7 +18,10 @@
 	const units = $derived(data.garden.units);
 	const t = (c: number) => sayTemperature(c, units);
 	const shown = (c: number) => Math.round((units.temperature === 'F' ? toFahrenheit(c) : c) * 10) / 10;
-	const odds = (p: number) => (p >= 0.97 ? 'almost sure' : p <= 0.03 ? '–' : `${Math.max(1, Math.round(p * 10))} in 10`);
+	/** 1 to 9: never all, never none. */
+	const tenths = (p: number) => Math.min(9, Math.max(1, Math.round(p * 10)));
+	const minus = (n: number) => String(n).replace('-', '−');
+	const odds = (p: number) => (p >= 0.97 ? 'almost sure' : p <= 0.03 ? '–' : `${tenths(p)} in 10`);
 	const none = $derived(v.nights.reduce((free, n) => free * (1 - n.freeze), 1));
 	const worst = $derived([...v.nights].sort((a, b) => b.freeze - a.freeze)[0]!);
 	const QUANTILES = ['1 year in 10', 'every other year', '9 years in 10'];
@@ -149,9 +152,7 @@
 	<div>
 		<h1>Weather{data.isToday ? '' : ` from ${sayDate(data.viewed)}`}</h1>
 		<p class="mt-2">
-			<span class="figure"
-				>{1 - none > 0.97 ? 'Almost sure' : 1 - none < 0.03 ? 'Hardly' : `${Math.round((1 - none) * 10)} in 10`}</span
-			>
+			<span class="figure">{1 - none > 0.97 ? 'Almost sure' : 1 - none < 0.03 ? 'Hardly' : `${tenths(1 - none)} in 10`}</span>
 			<span class="unit"
 				>that a night of the next ten freezes{worst.freeze > 0.03 ? `; likeliest ${sayDate(worst.on, false)}` : ''}</span
 			>
@@ -195,7 +196,7 @@
 					<tr class="border-b border-ink text-left"
 						><th class="pr-4">Night of</th><th class="pr-4">Likely low <span class="font-normal">(1 in 10: below)</span></th><th
 							class="pr-4">Freezes</th
-						><th class="pr-4">At {shown(-2.2)} {degrees}</th><th>Air draws</th></tr
+						><th class="pr-4">At {minus(shown(-2.2))} {degrees}</th><th>Air draws</th></tr
 					>
 				</thead>
 				<tbody>
@@ -239,7 +240,7 @@
 			<tbody>
 				{#each v.frost as f (f.threshold)}
 					<tr class="border-b border-rule align-top">
-						<td class="py-1 pr-4 font-semibold whitespace-nowrap">{shown(f.threshold)} {degrees}</td>
+						<td class="py-1 pr-4 font-semibold whitespace-nowrap">{minus(shown(f.threshold))} {degrees}</td>
 						{#each [...f.last, ...f.first] as q, i (i)}
 							<td class="pr-4 whitespace-nowrap">{day(q.seen)}<br /><span class="note">fitted {day(q.fitted)}</span></td>
 						{/each}
