@@ -14,6 +14,7 @@ import { betaOf } from '../src/lib/core/odds/beta.js';
 import { outcome } from '../src/lib/core/odds/chain.js';
 import { strike } from '../src/lib/core/odds/strike.js';
 import { fillLedger } from '../bench/fillLedger.js';
+import { benchSeason } from '../bench/season.js';
 
 const lines: string[] = [];
 const tell = (line = '') => {
@@ -63,7 +64,18 @@ tell(
 // ── the app with a ledger of 100,000 entries
 buildIfStale();
 const app = await openDemoApp();
-const PAGES = ['round', 'wants', 'stock', 'bench', 'ledger', 'ledger?q=lavender+rooted', 'ledger?kind=batch.planted', 'handbook'];
+const PAGES = [
+	'round',
+	'weather',
+	'year',
+	'wants',
+	'stock',
+	'bench',
+	'ledger',
+	'ledger?q=lavender+rooted',
+	'ledger?kind=batch.planted',
+	'handbook'
+];
 async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
 	const times = new Map<string, { p50: number; p95: number }>();
 	for (const path of PAGES) {
@@ -92,6 +104,10 @@ for (const path of PAGES) {
 	tell(`| ${path} | ${ms(l.p50)} | ${ms(l.p95)} | ${ms(s.p50)} | ${(l.p50 / s.p50).toFixed(1)} |`);
 }
 await app.close();
+
+const own = await openDemoApp();
+await benchSeason(own, tell, ms);
+await own.close();
 
 // ── script of the first load
 const assets = join(ROOT, 'build', 'client', '_app', 'immutable');

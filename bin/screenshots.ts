@@ -23,6 +23,9 @@ interface Shot {
 const SHOTS: Shot[] = [
 	{ name: 'round', path: 'round' },
 	{ name: 'round-phone', path: 'round', size: PHONE },
+	{ name: 'weather', path: 'weather' },
+	{ name: 'year', path: 'year' },
+	{ name: 'away', path: 'round/away?from=2026-09-08&to=2026-09-18', whole: true },
 	{ name: 'wants', path: 'wants' },
 	{ name: 'want-plan', path: 'wants', follow: 'cover the upper bank', press: 'Other days', whole: true },
 	{ name: 'want-new', path: 'wants/new?kind=lavender' },
@@ -43,6 +46,8 @@ buildIfStale();
 const app = await openDemoApp();
 const browser = await chromium.launch(CHROMIUM);
 mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
+// The station is heard before the first picture.
+for (let i = 0; i < 3; i++) await (await fetch(`${app.url}/g/three-alders/weather`)).text();
 for (const shot of SHOTS) {
 	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB' });
 	await page.goto(`${app.url}/g/three-alders/${shot.path}`);

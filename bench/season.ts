@@ -1,0 +1,175 @@
+/** Figures of the season: import, climate, windows, generator, and the round and strip of a full garden. */
+import { chromium } from '@playwright/test';
+import { randomLcg } from 'd3-random';
+import { jStat } from 'jstat';
+import pg from 'pg';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parse } from 'yaml';
+import { CHROMIUM } from '../bin/demoApp.js';
+import type { DemoApp } from '../bin/demoApp.js';
+import { ROOT } from '../bin/lib.js';
+import { dayInYear, isoOf } from '../src/lib/core/dates.js';
+import { kindSchema } from '../src/lib/core/handbook/schema.js';
+import {
+	climateOfRecord,
+	fitGenerator,
+	generate,
+	madeModel,
+	scenariosOf,
+	WET_MM,
+	windowOdds
+} from '../src/lib/core/season/index.js';
+import type { DailyRecord, GeneratorModel } from '../src/lib/core/season/index.js';
+import { stationId, toDly } from '../src/lib/formats/ghcn.js';
+import { readWeather } from '../src/lib/formats/readWeather.js';
+
+const AT = { latitude: 52, longitude: 15 };
+const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
+const time = (work: () => void, runs: number): number =>
+	median(
+		Array.from({ length: runs }, () => {
+			const start = performance.now();
+			work();
+			return performance.now() - start;
+		})
+	);
+
+/** The same model drawn with a statistics library's own samplers, day by day, seasonal curves looked up alike. */
+function naive(m: GeneratorModel, days: number): number {
+	let wet: 0 | 1 = 0;
+	let x = 0;
+	let y = 0;
+	let sum = 0;
+	for (let i = 0; i < days; i++) {
+		const d = i % 365;
+		wet = Math.random() < m.wetAfter[wet][d]! ? 1 : 0;
+		const e = jStat.normal.sample(0, 1);
+		const f = jStat.normal.sample(0, 1);
+		[x, y] = [m.a[0] * x + m.a[1] * y + m.b[0] * e, m.a[2] * x + m.a[3] * y + m.b[2] * e + m.b[3] * f];
+		const slow = jStat.normal.sample(0, 1);
+		sum += m.low.mean[wet][d]! + m.low.sd[wet][d]! * x + m.high.mean[wet][d]! + m.high.sd[wet][d]! * y + 0.01 * slow;
+		if (wet) sum += WET_MM + jStat.gamma.sample(m.shape[d]!, m.scale[d]!);
+	}
+	return sum;
+}
+
+export async function benchSeason(app: DemoApp, tell: (line?: string) => void, ms: (n: number) => string): Promise<void> {
+	const model = madeModel({ ...AT, coldestC: -17, lastFrost: { doy: 125, sd: 10 }, firstFrost: { doy: 285, sd: 12 } });
+	const record: DailyRecord = generate(model, randomLcg(0.3), dayInYear(1960, 1), 60 * 365 + 15);
+	tell();
+	tell('## Season');
+	tell();
+	tell('| what | median |');
+	tell('| --- | --- |');
+
+	const text = toDly(record, stationId('bench'));
+	const read = time(() => void readWeather(text), 5);
+	const found = readWeather(text);
+	const tenths = (c: Float64Array) => [...c].map((v) => (Number.isNaN(v) ? null : Math.round(v * 10)));
+	const start = performance.now();
+	const answer = await fetch(`${app.url}/g/three-alders/weather/import`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify({
+			id: crypto.randomUUID(),
+			name: 'bench',
+			format: 'dly',
+			first: isoOf(found.record.first),
+			low: tenths(found.record.low),
+			high: tenths(found.record.high),
+			rain: tenths(found.record.rain)
+		})
+	});
+	const stored = performance.now() - start;
+	if (!answer.ok) throw new Error(await answer.text());
+	const again = performance.now();
+	await (await fetch(`${app.url}/g/three-alders/weather`)).text();
+	const shown = performance.now() - again;
+	tell(
+		`| import of 60 years, GHCN-Daily fixed width (${(text.length / 1e6).toFixed(1)} MB): read ${ms(read)}, checked and stored ${ms(stored)}, climate reckoned anew and first shown ${ms(shown)} | **${((read + stored + shown) / 1000).toFixed(2)} s** |`
+	);
+
+	tell(
+		`| climate of 60 years (normals, frosts, coldest nights, bud break) | ${ms(time(() => void climateOfRecord(record, AT), 15))} |`
+	);
+	const rc = climateOfRecord(record, AT)!;
+	tell(`| sixty scenarios of four years each | ${ms(time(() => void scenariosOf(record, rc, 2026, null), 9))} |`);
+	const folder = join(ROOT, 'handbook', 'kinds');
+	const kinds = readdirSync(folder).map((f) => kindSchema.parse(parse(readFileSync(join(folder, f), 'utf8'))));
+	const ways = kinds.flatMap((kind) => kind.ways.map((w) => ({ kind, rule: w.window })));
+	const sixty = Array.from({ length: 60 }, (_, i) => ways[i % ways.length]!);
+	const windows = time(() => {
+		const scenarios = scenariosOf(record, rc, 2026, null);
+		for (const { kind, rule } of sixty) windowOdds(rule, scenarios, rc, kind).on(dayInYear(2026, 180));
+	}, 7);
+	tell(`| windows of 60 ways over 60 years, scenarios included | ${ms(windows)} |`);
+
+	const fitted = fitGenerator(record);
+	const DAYS = 365 * 300;
+	const ours = time(() => void generate(fitted, randomLcg(0.5), 0, DAYS), 5);
+	const theirs = time(() => void naive(fitted, DAYS), 5);
+	tell(
+		`| weather generator | ${Math.round(DAYS / ours).toLocaleString('en')} thousand days a second, **${(theirs / ours).toFixed(1)} times** as fast as the same model drawn with jStat's samplers |`
+	);
+
+	await fillBench(app.databaseUrl, 500);
+	const times: number[] = [];
+	for (let i = 0; i < 25; i++) {
+		const begun = performance.now();
+		await (await fetch(`${app.url}/g/three-alders/round`)).text();
+		if (i >= 5) times.push(performance.now() - begun);
+	}
+	tell(`| the round of 500 growing batches, page and all | ${ms(median(times))} |`);
+	await fillBench(app.databaseUrl, 60);
+	const frames = await stripFrames(app.url);
+	tell(
+		`| season strip dragged with 60 batches: time from frame to frame | median ${ms(frames.median)}, longest of ${frames.count} ${ms(frames.longest)} |`
+	);
+}
+
+/** Growing batches of the demo's kinds in the demo's places, so many in all; those of an earlier filling go. */
+async function fillBench(url: string, batches: number): Promise<void> {
+	const client = new pg.Client({ connectionString: url });
+	await client.connect();
+	await client.query(`DELETE FROM batch WHERE code LIKE 'Y%'`);
+	await client.query(
+		`INSERT INTO batch (garden_id, id, code, kind_id, way_id, place_id, status, planned_count, struck_on, struck, unrooted, rooted, potted, planted, given, kept,
+			split_off, lost, lost_planted, since, last_on, treatment, container, seen, entries)
+		 SELECT b.garden_id, gen_random_uuid(), 'Y' || lpad(n::text, 5, '0'), b.kind_id, b.way_id, b.place_id, 'growing', 0, b.struck_on, 12, 12 - 4 * (n % 3), 4 * (n % 3), 0, 0, 0, 0,
+			0, 0, 0, b.struck_on, b.struck_on, '{"medium": "", "hormone": "", "wound": false, "cover": ""}', '', '{}', 1
+		 FROM generate_series(1, $1) AS n
+		 JOIN LATERAL (SELECT * FROM batch WHERE status = 'growing' AND code NOT LIKE 'Y%' ORDER BY code OFFSET n % 10 LIMIT 1) AS b ON true`,
+		[Math.max(0, batches - 15)]
+	);
+	await client.query('ANALYZE batch');
+	await client.end();
+}
+
+/** Drags the mark to and fro for three seconds and times the frames. */
+async function stripFrames(url: string): Promise<{ median: number; longest: number; count: number }> {
+	const browser = await chromium.launch(CHROMIUM);
+	const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+	await page.goto(`${url}/g/three-alders/handbook/lavender`);
+	await page.waitForLoadState('networkidle');
+	const box = (await page.getByRole('slider', { name: 'Day shown on all screens' }).boundingBox())!;
+	await page.mouse.move(box.x + 200, box.y + 40);
+	await page.mouse.down();
+	await page.evaluate(() => {
+		const w = window as unknown as { gaps: number[]; last: number };
+		w.gaps = [];
+		w.last = performance.now();
+		const step = (t: number) => {
+			w.gaps.push(t - w.last);
+			w.last = t;
+			requestAnimationFrame(step);
+		};
+		requestAnimationFrame(step);
+	});
+	for (let i = 0; i < 180; i++) await page.mouse.move(box.x + 200 + 600 * Math.abs(Math.sin(i / 25)), box.y + 40);
+	const gaps = await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps.slice(2));
+	await page.mouse.up();
+	await browser.close();
+	const longest = Math.max(...gaps);
+	return { median: median(gaps), longest, count: gaps.length };
+}
