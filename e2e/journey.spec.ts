@@ -40,7 +40,7 @@ for (const size of SIZES)
 			await page.getByRole('button', { name: 'One more: How many alike' }).click();
 			await page.getByRole('button', { name: 'Add it' }).click();
 			await expect(page.getByRole('heading', { name: 'Border penstemon, wine red' })).toBeVisible();
-			await expect(page.getByText('soft tip cutting', { exact: true })).toBeVisible();
+			await expect(page.locator('main').getByText('soft tip cutting', { exact: true })).toBeVisible();
 		});
 
 		await test.step('say what is wanted', async () => {

@@ -76,10 +76,8 @@ test('a cold snap in the forecast calls the pots in; brought in they are at thei
 	await page.reload();
 	await expect(page.locator('.figure').first()).toHaveText(/Almost sure|[5-9] in 10/);
 	await page.goto(`${base}/stock/new?kind=coleus`);
-	await page
-		.getByRole('button', { name: /Add|Save/ })
-		.last()
-		.click();
+	await page.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.getByRole('heading', { name: /^Coleus/ })).toBeVisible();
 	await page.goto(`${base}/round`);
 	await page.waitForLoadState('networkidle');
 	const task = page.locator('main li li').filter({ hasText: 'Bring in' });

@@ -101,6 +101,6 @@ export async function keepFresh(site: StationSite, known: weather.StationState |
 		void asking;
 		return false;
 	}
-	await Promise.race([asking, new Promise((r) => setTimeout(r, 2_500))]);
+	await Promise.race([asking, new Promise((r) => setTimeout(r, 1_200))]);
 	return true;
 }

@@ -8,7 +8,7 @@ import { dayInYear, dayNumber, dayOfYear, isoOf, yearOf } from '$lib/core/dates.
 import type { DayNumber } from '$lib/core/dates.js';
 import { firstFrostBy, frostDates, lastFrostBy, quantileOf, shareWith } from '$lib/core/season/frostDates.js';
 import { chillHours, CUT_OFF_C, degreeDays, modifiedDegreeDays } from '$lib/core/season/heat.js';
-import { nightsAhead } from '$lib/core/season/nights.js';
+import { anyNight, nightsAhead } from '$lib/core/season/nights.js';
 import { dayLength, lightLength } from '$lib/core/season/solar.js';
 import { gaps, highOn, lowOn } from '$lib/core/season/record.js';
 
@@ -35,7 +35,9 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 			last: QS.map((q) => ({ q, seen: iso(lastFrostBy(f, q, 'empirical')), fitted: iso(lastFrostBy(f, q, 'fitted')) })),
 			first: QS.map((q) => ({ q, seen: iso(firstFrostBy(f, q, 'empirical')), fitted: iso(firstFrostBy(f, q, 'fitted')) })),
 			free: f.free.length ? Math.round(quantileOf(f.free, 0.5)) : null,
-			years: f.last.years
+			years: f.last.years,
+			/** Chance that any of the next ten nights falls to it. */
+			soon: anyNight(record, season.forecast, (season.forecast?.from ?? now) - 1, day, 10, t)
 		};
 	});
 

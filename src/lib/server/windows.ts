@@ -3,7 +3,7 @@ import { handbook } from './handbook.js';
 import type { Season } from './season.js';
 import { isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import { sayRule } from '$lib/core/season/windows.js';
 import type { WindowRule } from '$lib/core/season/windows.js';
 
@@ -57,6 +57,14 @@ export function windowView(season: Season, rule: WindowRule, kind: Kind, day: Da
 	};
 }
 
+/** Name of a way of a kind, told apart where it has the same way at two seasons: "division, late". */
+export function wayLabel(kind: Kind, w: WayProfile): string {
+	const name = handbook().ways.get(w.way)?.name ?? w.id;
+	const twins = kind.ways.filter((o) => o.way === w.way).length > 1;
+	const more = w.id.startsWith(`${w.way}-`) ? w.id.slice(w.way.length + 1).replaceAll('-', ' ') : '';
+	return twins && more ? `${name}, ${more}` : name;
+}
+
 /** Windows of a kind for the season strip. */
 export interface StripWindow {
 	label: string;
@@ -69,7 +77,7 @@ export const stripWindows = (season: Season, kind: Kind, now: DayNumber, wayId: 
 		.filter((w) => wayId === null || w.id === wayId)
 		.slice(0, 4)
 		.map((w) => ({
-			label: handbook().ways.get(w.way)?.name ?? w.id,
+			label: wayLabel(kind, w),
 			from: now - 92,
 			values: suitability(season, w.window, kind, now - 92, 92 + 457)
 		}));

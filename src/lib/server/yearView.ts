@@ -2,10 +2,9 @@
 import { kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
-import { handbook } from './handbook.js';
 import { seasonOf } from './season.js';
 import * as state from './store/state.js';
-import { windowView } from './windows.js';
+import { wayLabel, windowView } from './windows.js';
 import { dayInYear, dayNumber, dayOfYear, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { frostOdds } from '$lib/core/season/frost.js';
@@ -53,7 +52,7 @@ export async function yearView(garden: Garden, day: DayNumber) {
 				const view = windowView(season, w.window, kind, day, from);
 				return {
 					id: w.id,
-					name: handbook().ways.get(w.way)?.name ?? w.id,
+					name: wayLabel(kind, w),
 					values: view.values.slice(0, points.length),
 					next: view.next && `${sayDate(view.next.opens.usual, false)} – ${sayDate(view.next.closes.usual, false)}`,
 					marks: batches

@@ -267,7 +267,7 @@
 						font-weight={m.year ? 700 : 400}>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
 					>
 				{/each}
-				{#each windowPaths as w (w.label)}
+				{#each windowPaths as w, i (i)}
 					<line x1="0" x2={width} y1={w.floor} y2={w.floor} stroke="var(--color-leaf)" stroke-width="0.5" />
 					<path d={w.d} fill="var(--color-leaf)" fill-opacity="0.8" />
 					<text

@@ -1,8 +1,7 @@
 import type { PageServerLoad } from './$types';
 import { kindsOf, viewedDay } from '$lib/server/context.js';
 import { seasonOf } from '$lib/server/season.js';
-import { STEP, windowView } from '$lib/server/windows.js';
-import { handbook } from '$lib/server/handbook.js';
+import { STEP, wayLabel, windowView } from '$lib/server/windows.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
 
@@ -21,7 +20,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 			standsFor: k.stands_for,
 			ways: k.ways.map((w) => ({
 				id: w.id,
-				name: handbook().ways.get(w.way)!.name,
+				name: wayLabel(k, w),
 				window: windowView(season, w.window, k, day)
 			}))
 		}))

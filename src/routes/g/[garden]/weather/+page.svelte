@@ -22,7 +22,7 @@
 	const tenths = (p: number) => Math.min(9, Math.max(1, Math.round(p * 10)));
 	const minus = (n: number) => String(n).replace('-', '−');
 	const odds = (p: number) => (p >= 0.97 ? 'almost sure' : p <= 0.03 ? '–' : `${tenths(p)} in 10`);
-	const none = $derived(v.nights.reduce((free, n) => free * (1 - n.freeze), 1));
+	const none = $derived(1 - v.frost[0]!.soon);
 	const worst = $derived([...v.nights].sort((a, b) => b.freeze - a.freeze)[0]!);
 	const QUANTILES = ['1 year in 10', 'every other year', '9 years in 10'];
 	const day = (iso: string | null) => (iso === null ? 'never' : sayDate(iso, false));
@@ -234,7 +234,7 @@
 					><th class="pr-4">Nights of</th>{#each QUANTILES as q (q)}<th class="pr-4"
 							>last is over by<br /><span class="font-normal">{q}</span></th
 						>{/each}{#each QUANTILES as q (q)}<th class="pr-4">first has come by<br /><span class="font-normal">{q}</span></th
-						>{/each}<th>Days between</th></tr
+						>{/each}<th class="pr-4">Days between</th><th>Next ten nights</th></tr
 				>
 			</thead>
 			<tbody>
@@ -244,7 +244,8 @@
 						{#each [...f.last, ...f.first] as q, i (i)}
 							<td class="pr-4 whitespace-nowrap">{day(q.seen)}<br /><span class="note">fitted {day(q.fitted)}</span></td>
 						{/each}
-						<td>{f.free ?? 'all year'}</td>
+						<td class="pr-4">{f.free ?? 'all year'}</td>
+						<td>{odds(f.soon)}</td>
 					</tr>
 				{/each}
 			</tbody>
