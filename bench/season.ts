@@ -1,7 +1,7 @@
 /** Figures of the season: import, climate, windows, generator, and the round and strip of a full garden. */
 import { chromium } from '@playwright/test';
 import { randomLcg } from 'd3-random';
-import { jStat } from 'jstat';
+import jstat from 'jstat';
 import pg from 'pg';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -24,6 +24,7 @@ import type { DailyRecord, GeneratorModel } from '../src/lib/core/season/index.j
 import { stationId, toDly } from '../src/lib/formats/ghcn.js';
 import { readWeather } from '../src/lib/formats/readWeather.js';
 
+const { jStat } = jstat;
 const AT = { latitude: 52, longitude: 15 };
 const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
 const time = (work: () => void, runs: number): number =>

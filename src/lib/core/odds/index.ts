@@ -4,3 +4,4 @@ export * from './chain.js';
 export * from './strike.js';
 export * from './sum.js';
 export * from './words.js';
+export * from './rooting.js';

@@ -1,0 +1,179 @@
+/**
+ * Is it rooted yet? Each piece either roots or never does; if it does, after a time that is log-normal in
+ * warmth-days. What is not known of a batch is its chance to root at all and how quick it is as a whole:
+ * looks teach both, sign by sign.
+ */
+import cdf from '@stdlib/stats-base-dists-normal-cdf';
+import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import gammaln from '@stdlib/math-base-special-gammaln';
+import type { Beta } from './beta.js';
+
+/** Signs of roots from the strongest to the weakest, and the bad ones. */
+export const ROOT_SIGNS = ['roots seen', 'resists a tug', 'new growth', 'firm', 'none', 'wilting', 'rot'] as const;
+export type RootSign = (typeof ROOT_SIGNS)[number];
+
+/**
+ * How often a sign is seen on a piece that has rooted and on one that has not. From memory of practice:
+ * leaves stay firm long before roots, tips grow on stored food, a tug may catch on callus.
+ */
+export const SIGN_ODDS: Record<RootSign, { rooted: number; not: number }> = {
+	'roots seen': { rooted: 0.6, not: 0.005 },
+	'resists a tug': { rooted: 0.9, not: 0.08 },
+	'new growth': { rooted: 0.7, not: 0.25 },
+	firm: { rooted: 0.97, not: 0.7 },
+	none: { rooted: 0.1, not: 0.9 },
+	wilting: { rooted: 0.06, not: 0.3 },
+	rot: { rooted: 0.01, not: 0.12 }
+};
+
+export interface Look {
+	/** Warmth-days since the strike. */
+	at: number;
+	/** Pieces looked at, and those of them that showed the sign. */
+	looked: number;
+	showing: number;
+	sign: RootSign;
+}
+
+export interface RootingPrior {
+	/** Chance that a piece roots at all. */
+	chance: Beta;
+	/** Warmth-days by which 1 in 10, 1 in 2 and 9 in 10 of those that root have rooted. */
+	days: readonly [number, number, number];
+}
+
+/** Batches of one kind differ as wholes (the day, the wood, the hand) by about this, as a log spread. From memory. */
+const BATCH_SPREAD = 0.22;
+const CHANCES = 21;
+const SPEEDS = 13;
+
+/** Log-normal in two halves, so that low, usual and high are met each. */
+interface Timing {
+	mu: number;
+	below: number;
+	above: number;
+}
+const Z90 = 1.2815515655446004;
+
+function timingOf(days: RootingPrior['days']): Timing {
+	const [low, usual, high] = days.map((d) => Math.max(0.5, d)) as [number, number, number];
+	// The spread of all batches is that of a batch's pieces and of the batches among each other.
+	const own = (s: number) => Math.sqrt(Math.max(0.05 ** 2, s * s - BATCH_SPREAD ** 2));
+	return {
+		mu: Math.log(usual),
+		below: own(Math.max(0.01, Math.log(usual / low) / Z90)),
+		above: own(Math.max(0.01, Math.log(high / usual) / Z90))
+	};
+}
+
+/** Share of those that will root which has rooted after so many warmth-days, at a pace of e^`slow` times the usual days. */
+function rootedBy(t: Timing, at: number, slow: number): number {
+	if (at <= 0) return 0;
+	const x = Math.log(at) - t.mu - slow;
+	return cdf(x, 0, x < 0 ? t.below : t.above);
+}
+
+export interface Rooting {
+	/** Chance that a piece, not yet known to have rooted, has by then. */
+	rooted(at: number): number;
+	/** Share of those that will ever root which has by then. */
+	share(at: number): number;
+	/** Chance that a piece that has not rooted by then still will. */
+	hope(at: number): number;
+	/** Chance to root at all, and pace: 1 usual, 2 takes twice as long. */
+	chance: number;
+	pace: number;
+}
+
+interface Cell {
+	p: number;
+	slow: number;
+	weight: number;
+}
+
+/** Likelihood of a look, given how many of the looked-at have rooted on average. */
+function likelihood(look: Look, rooted: number): number {
+	const s = SIGN_ODDS[look.sign];
+	const q = Math.min(1 - 1e-9, Math.max(1e-9, s.rooted * rooted + s.not * (1 - rooted)));
+	const { looked: n, showing: k } = look;
+	return gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1) + k * Math.log(q) + (n - k) * Math.log(1 - q);
+}
+
+/**
+ * What looks teach, by Bayes' rule on a grid of chance and pace. Looks that cannot be (more showing than
+ * looked at, before the strike) are for the caller to refuse; here they are left out.
+ */
+export function rootingAfter(prior: RootingPrior, looks: readonly Look[]): Rooting {
+	const timing = timingOf(prior.days);
+	const { alpha, beta } = prior.chance;
+	const cells: Cell[] = [];
+	let most = -Infinity;
+	for (let i = 0; i < CHANCES; i++) {
+		const p = (i + 0.5) / CHANCES;
+		// Density of the Beta at the middle of each cell; its constant falls out.
+		const logP = (alpha - 1) * Math.log(p) + (beta - 1) * Math.log(1 - p);
+		for (let j = 0; j < SPEEDS; j++) {
+			const slow = BATCH_SPREAD * normalQuantile((j + 0.5) / SPEEDS, 0, 1);
+			let log = logP;
+			for (const look of looks) {
+				if (look.at < 0 || look.showing > look.looked || look.looked <= 0) continue;
+				log += likelihood(look, p * rootedBy(timing, look.at, slow));
+			}
+			if (log > most) most = log;
+			cells.push({ p, slow, weight: log });
+		}
+	}
+	let total = 0;
+	for (const c of cells) total += c.weight = Math.exp(c.weight - most);
+	for (const c of cells) c.weight /= total;
+	const mean = (of: (c: Cell) => number) => cells.reduce((sum, c) => sum + c.weight * of(c), 0);
+	return {
+		rooted: (at) => mean((c) => c.p * rootedBy(timing, at, c.slow)),
+		share: (at) => mean((c) => c.p * rootedBy(timing, at, c.slow)) / mean((c) => c.p),
+		hope: (at) => {
+			const still = mean((c) => c.p * (1 - rootedBy(timing, at, c.slow)));
+			const not = mean((c) => 1 - c.p * rootedBy(timing, at, c.slow));
+			return not <= 0 ? 0 : still / not;
+		},
+		chance: mean((c) => c.p),
+		pace: Math.exp(mean((c) => c.slow))
+	};
+}
+
+/** Warmth at which the handbook's days are meant, °C, and where roots stand still. From memory: roots start about 5 °C and hurry to the low twenties. */
+export const REFERENCE_C = 18;
+export const STILL_C = 5;
+const FASTEST = 1.35;
+
+/** Warmth-days in a day of so many °C on average: 1 at the reference, none in the cold, never much more. */
+export const warmthDays = (meanC: number): number => Math.min(FASTEST, Math.max(0, (meanC - STILL_C) / (REFERENCE_C - STILL_C)));
+
+/** A look disturbs about this share of pieces so that they set back; a rooted piece that waits unpotted loses about this a day. Common practice, no source. */
+const HARM_OF_LOOK = 0.005;
+const LOSS_OF_WAITING = 0.003;
+
+export interface RootingDates {
+	/** Days from now; null when not within the reach of `most`. */
+	eighty: number | null;
+	/** The next look: when waiting has cost as much as the look will. */
+	look: number | null;
+	/** From when fewer than 1 in 10 of what has not rooted still will. */
+	giveUp: number | null;
+}
+
+/** Dates that follow, reading warmth-days ahead from `at` by `warmthOn` (day 0 is today). */
+export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, most = 400): RootingDates {
+	let warmth = at;
+	let waiting = 0;
+	const found: RootingDates = { eighty: null, look: null, giveUp: null };
+	for (let day = 0; day <= most; day++) {
+		if (found.eighty === null && r.share(warmth) >= 0.8) found.eighty = day;
+		waiting += LOSS_OF_WAITING * r.rooted(warmth);
+		if (found.look === null && waiting >= HARM_OF_LOOK) found.look = day;
+		// Hope is lowest late; early on it is high because nothing has had the time.
+		if (found.giveUp === null && r.share(warmth) > 0.5 && r.hope(warmth) < 0.1) found.giveUp = day;
+		if (found.eighty !== null && found.look !== null && found.giveUp !== null) break;
+		warmth += warmthOn(day + 1);
+	}
+	return found;
+}
