@@ -10,14 +10,10 @@ if (!process.env.DATABASE_URL) {
 	process.env.DATABASE_URL = cluster.url('surculus');
 }
 process.env.SURCULUS_HOME = ROOT;
-const { rebuild } = await import('../src/lib/server/ledger.js');
-const { database, closeDatabase } = await import('../src/lib/server/db.js');
+const { rebuildAll } = await import('../src/lib/server/ledger.js');
+const { closeDatabase } = await import('../src/lib/server/db.js');
 try {
-	const { rows } = await database().query<{ id: string; slug: string }>('SELECT id, slug FROM garden ORDER BY slug');
-	for (const garden of rows) {
-		const done = await rebuild(garden.id);
-		say(`${garden.slug}: ${done.subjects} rows from ${done.entries} entries.`);
-	}
+	await rebuildAll((slug, done) => say(`${slug}: ${done.subjects} rows from ${done.entries} entries.`));
 } finally {
 	await closeDatabase();
 	cluster?.stop();

@@ -94,12 +94,18 @@ async function main(): Promise<void> {
 		process.env.DATABASE_URL = url;
 		process.env.SURCULUS_HOME = ROOT;
 		const { migrate } = await import('../src/lib/server/migrate.js');
-		await migrate(url, ROOT).catch((error: Error & { code?: string }) => {
+		const moved = await migrate(url, ROOT).catch((error: Error & { code?: string }) => {
 			const sentence = /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|28P01|3D000/.test(`${error.code} ${error.message}`)
 				? `The database at DATABASE_URL cannot be reached: ${error.message}`
 				: error.message;
 			throw new Stop(sentence);
 		});
+		if (moved.from > 0 && moved.from < moved.to) {
+			// New columns are derived from the ledger like the rest.
+			const { rebuildAll } = await import('../src/lib/server/ledger.js');
+			await rebuildAll();
+			say(`The database was brought from version ${moved.from} to ${moved.to}.`);
+		}
 		if (!options.empty) {
 			const { loadDemoIfEmpty } = await import('../demo/load.js');
 			if (await loadDemoIfEmpty()) say('The demo garden was loaded.');

@@ -31,6 +31,9 @@ export const emptyBatch = (of: Partial<Batch> & { id: string }): Batch => ({
 	treatment: { medium: '', hormone: '', wound: false, cover: '' },
 	container: '',
 	seen: {},
+	looks: [],
+	tray: null,
+	foretold: null,
 	entries: 1,
 	...of
 });

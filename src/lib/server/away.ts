@@ -1,7 +1,8 @@
 /** Days away: what must be done before leaving, and what a neighbour does meanwhile. */
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
-import { careDues, roundWorld, tasksOf } from './round.js';
+import { careDues, tasksOf } from './round.js';
+import { roundWorld } from './roundWorld.js';
 import type { RoundTask } from './round.js';
 import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';

@@ -3,9 +3,13 @@ import { kindsOf, recordOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
+import { rootingOf, ROOTING_DAYS } from './rooting.js';
+import type { RootingView } from './rooting.js';
+import { seasonOf } from './season.js';
+import { readingsSince } from './store/weather.js';
 import { forecastBatch } from './wants.js';
 import * as state from './store/state.js';
-import { dayNumber, isoOf } from '$lib/core/dates.js';
+import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
@@ -28,6 +32,8 @@ export interface BatchView extends Batch {
 	/** Expected on the viewed day: stage and pieces. */
 	expected: { stage: StageName | 'struck' | 'planned'; pieces: number };
 	next: Task | null;
+	/** Is it rooted yet? Null when nothing is left to root. */
+	rooting: RootingView | null;
 }
 
 /** What is expected of a batch on a day to come: the stage it will have reached and how many are left. */
@@ -49,9 +55,19 @@ export function expectedOn(
 	return { stage, pieces };
 }
 
-export async function batchViews(garden: Garden, day: DayNumber, batches: readonly Batch[]): Promise<BatchView[]> {
+export async function batchViews(
+	garden: Garden,
+	day: DayNumber,
+	batches: readonly Batch[],
+	withCurve = false
+): Promise<BatchView[]> {
 	const db = database();
-	const [kinds, places] = await Promise.all([kindsOf(garden), state.places(db, garden.id)]);
+	const [kinds, places, season, readings] = await Promise.all([
+		kindsOf(garden),
+		state.places(db, garden.id),
+		seasonOf(garden),
+		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS))
+	]);
 	// Ended batches have nothing ahead of them that the record could tell.
 	const living = batches.filter((b) => b.status === 'planned' || b.status === 'growing');
 	const record = await recordOf(
@@ -65,14 +81,29 @@ export async function batchViews(garden: Garden, day: DayNumber, batches: readon
 		const way = profile ? handbook().ways.get(profile.way) : undefined;
 		const f = b.status === 'dropped' || b.status === 'done' ? null : forecastBatch(b, kinds, record, garden, null);
 		const q = f ? quantilesOf(f.pmf) : null;
-		const tasks = kind && profile ? batchTasks(b, kind, profile, day, day + 500, garden.climate) : [];
+		const place = places.find((p) => p.id === b.placeId);
+		const rooting =
+			kind && profile
+				? rootingOf(
+						garden,
+						b,
+						kind,
+						profile,
+						record.of(b.kindId, b.wayId, b.seen),
+						place,
+						readings.get(b.placeId ?? ''),
+						season.sky,
+						withCurve
+					)
+				: null;
+		const tasks = kind && profile ? batchTasks(b, kind, profile, day, day + 500, garden.climate, rooting) : [];
 		tasks.sort((a, c) => a.from - c.from);
 		return {
 			...b,
 			kindName: kind?.common ?? b.kindId,
 			wayName: way?.name ?? b.wayId,
 			pieceWord: way?.piece ?? ['piece', 'pieces'],
-			placeName: places.find((p) => p.id === b.placeId)?.name ?? '',
+			placeName: place?.name ?? '',
 			inHand: inHand(b),
 			coming: f && q ? { mean: f.pmf.reduce((s, p, k) => s + p * k, 0), p05: q.p05, p50: q.p50, p95: q.p95 } : null,
 			plantedOn: f?.planted
@@ -80,7 +111,8 @@ export async function batchViews(garden: Garden, day: DayNumber, batches: readon
 				: null,
 			steps: (f?.usual?.steps ?? []).map((s) => ({ to: s.stage.to, from: isoOf(s.from), on: isoOf(s.to) })),
 			expected: f?.usual && day > now ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
-			next: tasks[0] ?? null
+			next: tasks[0] ?? null,
+			rooting
 		};
 	});
 }

@@ -1,6 +1,7 @@
 /** The round of the next two months as a calendar. */
 import type { Garden } from './context.js';
-import { roundWorld, tasksOf } from './round.js';
+import { tasksOf } from './round.js';
+import { roundWorld } from './roundWorld.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { roundCalendar } from '$lib/formats/roundIcs.js';
 

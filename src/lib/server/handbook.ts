@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
+import { materialSchema, mixSchema, sheetSchema } from '$lib/core/handbook/benchSchema.js';
 import { careRuleSchema, containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
 import type { Handbook } from '$lib/core/handbook/schema.js';
 
@@ -28,7 +29,10 @@ export function loadHandbook(folder: string): Handbook {
 		containers: list('containers.yaml', containerSchema),
 		schools: list('schools.yaml', schoolSchema),
 		sources: list('sources.yaml', sourceSchema),
-		care: list('care.yaml', careRuleSchema)
+		care: list('care.yaml', careRuleSchema),
+		materials: list('materials.yaml', materialSchema),
+		mixes: list('mixes.yaml', mixSchema),
+		sheets: list('labels.yaml', sheetSchema)
 	};
 	for (const complaint of inconsistencies(book)) throw new Error(`handbook: ${complaint}`);
 	return book;
@@ -55,6 +59,11 @@ export function inconsistencies(book: Handbook): string[] {
 			}
 		}
 	}
+	for (const mix of book.mixes.values())
+		for (const part of Object.keys(mix.parts))
+			if (!book.materials.has(part)) wrong.push(`mix ${mix.id} names the unknown material ${part}`);
+	for (const c of book.containers.values())
+		if (c.next && !book.containers.has(c.next)) wrong.push(`${c.id} is followed by the unknown container ${c.next}`);
 	for (const rule of book.care.values()) {
 		source(`care ${rule.id}`, rule.src);
 		for (const way of rule.ways ?? []) if (!book.ways.has(way)) wrong.push(`care ${rule.id} names the unknown way ${way}`);

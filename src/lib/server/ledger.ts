@@ -2,7 +2,7 @@
 import { v5 as uuidv5 } from 'uuid';
 import { z } from 'zod';
 import { checkEntry, checkUnleaned } from './checks.js';
-import { transaction } from './db.js';
+import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { kindIdOf, lineOf } from './lines.js';
 import { project, projectEntries } from './project.js';
@@ -258,4 +258,11 @@ export async function rebuild(gardenId: string): Promise<{ entries: number; subj
 		for (const list of bySubject.values()) await projectEntries(db, gardenId, list[0]!.subject, list[0]!.subject_id, list);
 		return { entries: rows.length, subjects: bySubject.size };
 	});
+}
+
+/** The same for every garden. */
+export async function rebuildAll(
+	tell: (slug: string, done: { entries: number; subjects: number }) => void = () => {}
+): Promise<void> {
+	for (const garden of await state.gardens(database())) tell(garden.slug, await rebuild(garden.id));
 }

@@ -64,6 +64,8 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 			return `${e.data.code} ${kindName(e.data.kind_id)}: split off ${e.data.unrooted + e.data.rooted + e.data.potted}`;
 		case 'batch.checked':
 			return `${batch}: ${e.data.alive} alive${e.data.rooted === null ? '' : `, ${e.data.rooted} rooted`}${e.data.sign === 'none' ? '' : `, ${e.data.sign}`}`;
+		case 'batch.laid-out':
+			return `${batch}: laid out in ${e.data.rows} × ${e.data.columns}${e.data.groups.length > 1 ? `, a trial of ${e.data.groups.join(' / ')}` : ''}`;
 		case 'batch.potted':
 			return `${batch}: potted ${e.data.count}${e.data.container ? ` in ${e.data.container}` : ''}${at(e.data.place_id)}`;
 		case 'batch.moved':
@@ -90,6 +92,16 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 			return `${CARE_WORDS[e.data.care] ?? e.data.care}: skipped${careAt(e.data)}${e.data.why ? `, ${e.data.why}` : ''}`;
 		case 'care.put-off':
 			return `${CARE_WORDS[e.data.care] ?? e.data.care}: put off to ${sayDate(e.data.until)}${careAt(e.data)}`;
+		case 'timer.started':
+			return `Clock: ${e.data.say}, ${e.data.minutes < 180 ? `${e.data.minutes} minutes` : `${Math.round(e.data.minutes / 6) / 10} hours`}`;
+		case 'timer.ended':
+			return 'Clock ended';
+		case 'shelf.set':
+			return `On the shelf: ${handbook().materials.get(e.data.material)?.name ?? e.data.material}, ${Math.round(e.data.litres * 10) / 10} L`;
+		case 'vessel.set':
+			return `Own vessel: ${e.data.name}`;
+		case 'vessel.gone':
+			return 'Vessel no longer used';
 		case 'sighting.made':
 			return `${kindName(e.data.kind_id)}: ${SIGHTING_WORDS[e.data.event]}`;
 		case 'entry.reversed':

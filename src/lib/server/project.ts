@@ -4,6 +4,8 @@ import { must, no } from './refusal.js';
 import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
 import * as state from './store/state.js';
+import { putShelf, putTimer, putVessel } from './store/benchware.js';
+import type { Vessel } from '$lib/core/mix/vessel.js';
 import { putCare, putSighting } from './store/care.js';
 import type { CareRow } from './store/care.js';
 import { setStanding } from './store/weather.js';
@@ -120,6 +122,20 @@ export async function projectEntries(
 			const seen = latest(entries, 'sighting.made');
 			if (!seen) return state.removeRow(db, gardenId, 'sighting', id);
 			return putSighting(db, gardenId, { id, ...seen.data, seen_on: seen.on });
+		}
+		case 'timer': {
+			const started = latest(entries, 'timer.started');
+			if (!started || latest(entries, 'timer.ended')) return state.removeRow(db, gardenId, 'timer', id);
+			return putTimer(db, gardenId, { id, ...started.data });
+		}
+		case 'shelf': {
+			const set = latest(entries, 'shelf.set');
+			return set ? putShelf(db, gardenId, { id, ...set.data }) : state.removeRow(db, gardenId, 'shelf', id);
+		}
+		case 'vessel': {
+			const set = latest(entries, 'vessel.set');
+			if (!set || entries.at(-1)?.kind === 'vessel.gone') return state.removeRow(db, gardenId, 'vessel', id);
+			return putVessel(db, gardenId, { id, name: set.data.name, vessel: set.data.vessel as Vessel });
 		}
 		case 'batch': {
 			const batch = must(foldBatch(entries));

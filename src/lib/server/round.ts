@@ -1,39 +1,22 @@
 /** The round of a garden: all work that is due, gathered from batches, stock, wants, windows, care and weather. */
 import { v5 as uuidv5 } from 'uuid';
-import { kindsOf, wayIn } from './context.js';
+import { wayIn } from './context.js';
 import type { Garden } from './context.js';
-import { database } from './db.js';
 import { handbook } from './handbook.js';
-import { seasonOf } from './season.js';
-import type { Season } from './season.js';
-import * as care from './store/care.js';
-import * as state from './store/state.js';
+import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
+import { HORIZON, rootingIn, roundWorld, SHELTERED, WEEK } from './roundWorld.js';
+import type { RoundWorld } from './roundWorld.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
-import { inHand } from '$lib/core/ledger/index.js';
-import type { Batch } from '$lib/core/ledger/index.js';
 import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
-import type { Mark, Marks } from '$lib/core/round/marks.js';
+import type { Marks } from '$lib/core/round/marks.js';
 import { batchTasks, inWalkingOrder, mayWait, winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
-import {
-	bringIn,
-	closestDay,
-	coverTonight,
-	dampDays,
-	hardenOff,
-	heatAhead,
-	onOrAfter,
-	rainTomorrow,
-	soilFit
-} from '$lib/core/round/triggers.js';
-import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
+import { dampDays, rainTomorrow, soilFit } from '$lib/core/round/triggers.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
-import { sayTemperature, sayVolume } from '$lib/core/units/index.js';
-import type { UnitChoice } from '$lib/core/units/index.js';
+import { sayVolume } from '$lib/core/units/index.js';
 
 export interface RoundTask {
 	key: string;
@@ -83,79 +66,8 @@ export interface Round {
 	shelters: { id: string; name: string }[];
 }
 
-const SHELTERED = new Set(['sill', 'lit_shelf', 'frame', 'garage']);
-const WEEK = 6;
-/** Farther ahead than this the round only tells what is coming. */
-const HORIZON = 60;
-/** Days a room is warm on average if its place does not say. Common practice, no source. */
-const ROOM_C = 16;
-
 export const careId = (gardenId: string, work: string, placeId: string | null): string =>
 	uuidv5(`${work} ${placeId ?? 'none'}`, gardenId);
-
-export interface RoundWorld {
-	garden: Garden;
-	season: Season;
-	kinds: Map<string, Kind>;
-	places: state.PlaceRow[];
-	batches: Batch[];
-	stocks: state.StockRow[];
-	wants: state.WantRow[];
-	marks: Marks;
-}
-
-export async function roundWorld(garden: Garden): Promise<RoundWorld> {
-	const db = database();
-	const [season, kinds, places, batches, stocks, wants, cares] = await Promise.all([
-		seasonOf(garden),
-		kindsOf(garden),
-		state.places(db, garden.id),
-		state.batches(db, garden.id, ['planned', 'growing']),
-		state.stocks(db, garden.id),
-		state.wants(db, garden.id),
-		care.cares(db, garden.id)
-	]);
-	const marks = new Map<string, Mark>();
-	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
-	const later = (a: DayNumber | null, b: DayNumber | null) => (a === null ? b : b === null ? a : Math.max(a, b));
-	for (const row of cares)
-		for (const [target, m] of Object.entries(row.marks)) {
-			const key = `${row.care} ${target}`;
-			const before = marks.get(key);
-			// A batch that was moved has marks at both its places: the later ones hold.
-			marks.set(key, {
-				done: later(before?.done ?? null, day(m.done)),
-				skipped: later(before?.skipped ?? null, day(m.skipped)),
-				until: later(before?.until ?? null, day(m.until))
-			});
-		}
-	return { garden, season, kinds, places, batches, stocks, wants, marks: (work, target) => marks.get(`${work} ${target}`) };
-}
-
-const nights = (units: UnitChoice) => (c: number) => sayTemperature(c, units);
-
-export function outdoorsOf(w: RoundWorld): Outdoors[] {
-	const place = new Map(w.places.map((p) => [p.id, p]));
-	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '');
-	const planted = (id: string | null) => ['bed', 'hedge', 'slope', 'nursery_row'].includes(place.get(id ?? '')?.kind ?? '');
-	const thing = (kind: Kind) => ({ limitC: kind.winter.limit_c, hardyC: kind.hardiness_c.v, name: kind.common });
-	const found: Outdoors[] = [];
-	for (const b of w.batches) {
-		const kind = w.kinds.get(b.kindId);
-		if (!kind || b.status !== 'growing' || !out(b.placeId) || inHand(b) === 0) continue;
-		found.push({ id: b.id, what: 'batch', placeId: b.placeId, count: inHand(b), movable: !planted(b.placeId), ...thing(kind) });
-	}
-	for (const s of w.stocks) {
-		const kind = w.kinds.get(s.kind_id);
-		if (!kind || s.gone_on || !out(s.place_id)) continue;
-		// Tender stock in a bed is lifted: it is carried in all the same.
-		found.push({ id: s.id, what: 'stock', placeId: s.place_id, count: s.count, movable: true, ...thing(kind) });
-	}
-	return found;
-}
-
-/** Tender enough that this garden's winter would take it: what bears the winter stays out. */
-const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;
 
 export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks: Marks = w.marks): CareDue[] {
 	const place = new Map(w.places.map((p) => [p.id, p]));
@@ -184,7 +96,7 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 		const kind = w.kinds.get(b.kindId);
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) continue;
-		tasks.push(...batchTasks(b, kind, way, day, day + HORIZON, w.garden.climate));
+		tasks.push(...batchTasks(b, kind, way, day, day + HORIZON, w.garden.climate, rootingIn(w, b)));
 		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.garden.climate));
 	}
 	return (
@@ -252,88 +164,6 @@ const VERB: Record<string, string> = {
 	pot: 'Pot',
 	plant: 'Plant'
 };
-const TRIGGER_TITLES: Record<Trigger['kind'], (count: number, litres?: number) => string> = {
-	shelter: (n) => `Bring in ${n} pot${n === 1 ? '' : 's'}`,
-	cover: (n) => `Cover ${n} for the night`,
-	harden: (n) => `Harden off ${n}`,
-	heat: (n) => `Shade and mist ${n}`,
-	'damp-days': () => 'Dull, damp days',
-	'rain-ahead': (n) => `Strike ${n} in place today`
-};
-
-function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
-	const { season, garden } = w;
-	const all = outdoorsOf(w);
-	const { rc, climate } = garden.base;
-	const room = w.places.filter(
-		(p) => !p.closed && (p.kind === 'sill' || p.kind === 'lit_shelf') && p.low_c !== null && p.high_c !== null
-	);
-	const indoorsC = room.length ? room.reduce((s, p) => s + (p.low_c! + p.high_c!) / 2, 0) / room.length : ROOM_C;
-	const doy = closestDay(rc.normals, rc.middle, indoorsC);
-	const say = nights(garden.units);
-	const soft = all.filter((o) => tender(o, climate.coldestC));
-	const unrooted = all.filter((o) => o.what === 'batch' && w.batches.some((b) => b.id === o.id && b.unrooted > 0));
-	const found = [
-		...bringIn(soft, day, day + HORIZON, season.sky, doy === null ? null : onOrAfter(day - 30, doy), say),
-		...coverTonight(
-			all.filter((o) => !tender(o, climate.coldestC) && o.limitC > -15 && o.what === 'batch'),
-			day,
-			season.sky,
-			say
-		),
-		...heatAhead(unrooted, day, season.sky, say)
-	];
-	const inside = w.batches.flatMap((b) => {
-		const kind = w.kinds.get(b.kindId);
-		const way = wayIn(kind, b.wayId);
-		const at = w.places.find((p) => p.id === b.placeId);
-		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
-		const plant = batchTasks(b, kind, way, day, day + HORIZON, climate).find((t) => t.kind === 'plant');
-		if (!plant) return [];
-		return [
-			{
-				id: b.id,
-				what: 'batch' as const,
-				placeId: b.placeId,
-				count: b.potted + b.rooted,
-				limitC: kind.winter.limit_c,
-				hardyC: kind.hardiness_c.v,
-				movable: true,
-				name: kind.common,
-				plantOn: Math.max(plant.from, day)
-			}
-		];
-	});
-	found.push(...hardenOff(inside, day, day + WEEK, season.sky, say));
-	const rain = rainTomorrow(day, season.sky);
-	const inPlace = w.batches.filter((b) => {
-		const way = wayIn(w.kinds.get(b.kindId), b.wayId);
-		return b.status === 'planned' && way?.way === 'in-place' && Math.abs(dayNumber(b.plannedOn!) - day) <= 14;
-	});
-	if (rain !== null && rain >= 0.6 && inPlace.length)
-		found.push({
-			key: `rain-ahead:${day}`,
-			kind: 'rain-ahead',
-			from: day,
-			by: day,
-			chance: rain,
-			placeId: inPlace[0]!.placeId,
-			targets: inPlace.map((b) => b.id),
-			count: inPlace.reduce((s, b) => s + b.plannedCount, 0),
-			minutes: 0,
-			say: `Rain tomorrow, ${Math.round(rain * 10)} in 10: what is struck today is watered in.`,
-			ifNeedless: 'a can of water',
-			ifMissed: 'wait for the next rain'
-		});
-	// Done, skipped or put off for all that it touches: it does not ask again until then.
-	return found.filter((t) => !t.targets.every((id) => rests(t, w.marks(t.kind, id), day)));
-}
-
-const rests = (t: Trigger, mark: Mark | undefined, day: DayNumber): boolean =>
-	mark !== undefined &&
-	((mark.done !== null && mark.done >= (t.kind === 'shelter' ? t.from - 30 : Math.min(t.from, day))) ||
-		asksFrom(t.kind, day, mark) > day);
-
 export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
 	const { containers, care: rules } = handbook();

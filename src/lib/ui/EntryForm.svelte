@@ -40,14 +40,15 @@
 		sending = true;
 		problem = null;
 		return async ({ result, formElement }) => {
+			// Someone was quicker: the new counts are there before it is said, so that sending again goes with them.
+			if (result.type === 'failure' && (result.data?.problem as Problem | undefined)?.code === 'batch.changed')
+				await invalidateAll();
 			sending = false;
 			if (result.type === 'failure') {
 				problem = (result.data?.problem as Problem | undefined) ?? {
 					code: 'form',
 					sentence: 'That could not be read.'
 				};
-				// Someone was quicker: fetch the new counts, keep what was typed.
-				if (problem.code === 'batch.changed') await invalidateAll();
 			} else if (result.type === 'error') {
 				problem = {
 					code: 'down',

@@ -1,2 +1,3 @@
+export * from './benchSchema.js';
 export * from './figures.js';
 export * from './schema.js';

@@ -4,6 +4,8 @@
  * source) or "memory" (from memory).
  */
 import { z } from 'zod';
+import { clockSchema, cutFields, cutSchema, vesselSchema, warmthSchema } from './benchSchema.js';
+import type { Cut, MaterialRow, MixRow, Sheet } from './benchSchema.js';
 import { momentSchema as moment } from '../season/moments.js';
 
 const src = z.string().min(1);
@@ -55,6 +57,8 @@ export const wayProfileSchema = z
 		cover: z.string(),
 		medium: z.string(),
 		hormone: z.string(),
+		/** Where this kind's pieces are cut otherwise than the way's usual. */
+		cut: cutFields.partial().optional(),
 		/** Pieces that one stock plant of a usual size gives, and how it regrows. */
 		gives: z.strictObject({
 			n: z.number().gt(0),
@@ -136,6 +140,11 @@ export const waySchema = z.strictObject({
 	name: z.string(),
 	/** What the piece is called, one and many. */
 	piece: z.tuple([z.string(), z.string()]),
+	warmth: warmthSchema,
+	cut: cutSchema,
+	/** Strength of hormone by the wood: core/mix. */
+	iba: z.enum(['soft', 'semi-ripe', 'hard']).optional(),
+	timers: z.array(clockSchema).default([]),
 	how: z.array(z.string()).min(2),
 	cautions: z.array(z.string()).default([]),
 	signs: z.string()
@@ -183,6 +192,11 @@ export const containerSchema = z.strictObject({
 	area_cm2: z.number().min(0),
 	litres: z.number().min(0),
 	cost: z.number().min(0),
+	vessel: vesselSchema.nullable(),
+	/** Pieces at the rim, over the whole surface, or one alone. */
+	how: z.enum(['rim', 'across', 'alone']),
+	/** The next pot of the ladder. */
+	next: z.string().optional(),
 	src
 });
 export type Container = z.infer<typeof containerSchema>;
@@ -206,6 +220,16 @@ export interface Handbook {
 	schools: Map<string, School>;
 	sources: Map<string, Source>;
 	care: Map<string, CareRule>;
+	materials: Map<string, MaterialRow>;
+	mixes: Map<string, MixRow>;
+	sheets: Map<string, Sheet>;
+}
+
+/** How a kind's piece is cut: the way's usual, with what is particular to the kind. */
+export function cutOf(way: Pick<Way, 'cut'>, profile: Pick<WayProfile, 'cut' | 'piece'>): Cut {
+	const cm = profile.piece.cm;
+	const fitted = cm && way.cut.cm ? { cm: [cm[0], (cm[0] + cm[1]) / 2, cm[1]] as [number, number, number] } : {};
+	return { ...way.cut, ...fitted, ...profile.cut };
 }
 
 /** "Lavandula angustifolia 'Hidcote'". */

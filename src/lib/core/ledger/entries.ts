@@ -2,6 +2,9 @@
 import { z } from 'zod';
 import { isIsoDate } from '../dates.js';
 import { SHELTERS } from '../handbook/schema.js';
+import { MOST_CELLS } from './tray.js';
+import { checkVessel } from '../mix/vessel.js';
+import type { Vessel } from '../mix/vessel.js';
 import { SIGHTINGS } from '../season/suitability.js';
 
 export const isoDate = z.string().refine(isIsoDate, 'That is not a date of the calendar (year 1900 to 2199).');
@@ -108,6 +111,11 @@ const treatment = z.object({
 export const noTreatment = { medium: '', hormone: '', wound: false, cover: '' };
 
 const pieces = (what: string) => whole(0, MOST_PIECES, what);
+const cell = z
+	.number()
+	.int()
+	.min(0)
+	.max(MOST_CELLS - 1);
 const some = (what: string) => whole(1, MOST_PIECES, what);
 
 export const SIGNS = ['none', 'firm', 'new growth', 'resists a tug', 'roots seen', 'wilting', 'rot'] as const;
@@ -133,7 +141,9 @@ export const batchEntries = {
 		place_id: uuid.nullable(),
 		struck: some('How many struck'),
 		treatment,
-		container: text(80)
+		container: text(80),
+		/** Pieces that were foretold of the plant before it was cut. */
+		foretold: some('Foretold').nullish()
 	}),
 	'batch.split-off': z.object({
 		/** The batch that these pieces came from, and how they stood there. */
@@ -155,7 +165,18 @@ export const batchEntries = {
 	'batch.checked': z.object({
 		alive: pieces('Alive'),
 		rooted: pieces('Rooted').nullable(),
-		sign: z.enum(SIGNS)
+		sign: z.enum(SIGNS),
+		/** Pieces looked at closely and those that showed the sign, where not all were. */
+		looked: some('Looked at').nullish(),
+		showing: pieces('Showing it').nullish(),
+		/** Cells of the tray, by rows from 0, that are newly rooted or lost. */
+		cells: z.object({ rooted: z.array(cell).max(MOST_CELLS), lost: z.array(cell).max(MOST_CELLS) }).nullish()
+	}),
+	'batch.laid-out': z.object({
+		rows: whole(1, 100, 'Rows'),
+		columns: whole(1, 100, 'Pieces in a row'),
+		groups: z.array(name(40)).max(8, 'At most eight treatments.'),
+		of: z.array(whole(-1, 7, 'Treatment')).max(MOST_CELLS, `At most ${MOST_CELLS.toLocaleString('en')} cells.`)
 	}),
 	'batch.potted': z.object({
 		count: some('How many potted'),
@@ -180,6 +201,19 @@ const careOf = z.object({
 	targets: z.array(uuid).min(1).max(500)
 });
 
+const side = z.number();
+const vesselData = z
+	.discriminatedUnion('shape', [
+		z.object({ shape: z.enum(['round', 'square']), topCm: side, baseCm: side, heightCm: side }),
+		z.object({ shape: z.literal('tray'), lengthCm: side, widthCm: side, heightCm: side }),
+		z.object({ shape: z.literal('cells'), cells: side, topCm: side, baseCm: side, heightCm: side }),
+		z.object({ shape: z.literal('jar'), acrossCm: side, waterCm: side })
+	])
+	.superRefine((v, c) => {
+		const checked = checkVessel(v as Vessel);
+		if (!checked.ok) c.addIssue({ code: 'custom', message: checked.problem.sentence, path: [checked.problem.path ?? 'shape'] });
+	});
+
 export const entryData = {
 	'garden.set': gardenData,
 	'place.set': placeData,
@@ -202,13 +236,24 @@ export const entryData = {
 	'care.done': careOf,
 	'care.skipped': careOf.extend({ why: text(200) }),
 	'care.put-off': careOf.extend({ until: isoDate }),
+	'timer.started': z.object({
+		say: name(120),
+		batch_id: uuid.nullable(),
+		started_at: z.iso.datetime({ offset: true }),
+		minutes: within(1, 60 * 24 * 30, 'Minutes')
+	}),
+	'timer.ended': z.object({}),
+	'shelf.set': z.object({ material: z.string().min(1).max(60), litres: within(0, 10_000, 'Litres at hand') }),
+	'vessel.set': z.object({ name: name(80), vessel: vesselData }),
+	'vessel.gone': z.object({}),
 	'sighting.made': z.object({ kind_id: z.string().min(1).max(60), event: z.enum(SIGHTINGS) }),
 	'entry.reversed': z.object({ reverses: uuid })
 } as const;
 
 export type EntryKind = keyof typeof entryData;
 export type EntryData<K extends EntryKind> = z.infer<(typeof entryData)[K]>;
-export type Subject = 'garden' | 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'weather' | 'care' | 'sighting';
+export type Subject =
+	'garden' | 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'weather' | 'care' | 'sighting' | 'timer' | 'shelf' | 'vessel';
 
 /** What is common to entries, whoever stores them. */
 export interface Entry<K extends EntryKind = EntryKind> {
@@ -240,6 +285,7 @@ export const ENTRY_WORDS: Record<EntryKind, string> = {
 	'batch.struck': 'struck',
 	'batch.split-off': 'split off',
 	'batch.checked': 'check',
+	'batch.laid-out': 'laid out',
 	'batch.potted': 'potted',
 	'batch.moved': 'moved',
 	'batch.split': 'split',
@@ -253,6 +299,11 @@ export const ENTRY_WORDS: Record<EntryKind, string> = {
 	'care.done': 'care done',
 	'care.skipped': 'care skipped',
 	'care.put-off': 'put off',
+	'timer.started': 'clock started',
+	'timer.ended': 'clock ended',
+	'shelf.set': 'on the shelf',
+	'vessel.set': 'own vessel',
+	'vessel.gone': 'vessel gone',
 	'sighting.made': 'seen in the garden',
 	'entry.reversed': 'undone'
 };

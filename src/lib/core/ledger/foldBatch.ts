@@ -9,6 +9,8 @@ import type { Tallies } from '../evidence/evidence.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import type { AnyEntry, EntryData } from './entries.js';
+import { layOut, markCells, settle } from './tray.js';
+import type { Tray } from './tray.js';
 
 export type BatchStatus = 'planned' | 'growing' | 'done' | 'dropped';
 
@@ -48,7 +50,24 @@ export interface Batch {
 	treatment: { medium: string; hormone: string; wound: boolean; cover: string };
 	container: string;
 	seen: Tallies;
+	/** What each check of pieces that were still rooting saw. */
+	looks: LookSeen[];
+	tray: Tray | null;
+	/** Pieces foretold of its parent before the cut. */
+	foretold: number | null;
 	entries: number;
+}
+
+export interface LookSeen {
+	on: string;
+	/** Unrooted pieces before it; of these newly counted as rooted (null: not counted) and found dead. */
+	unrooted: number;
+	newly: number | null;
+	lost: number;
+	sign: string;
+	/** Looked at closely and showing the sign, if that was said. */
+	looked: number | null;
+	showing: number | null;
 }
 
 export const inHand = (b: Pick<Batch, 'unrooted' | 'rooted' | 'potted'>): number => b.unrooted + b.rooted + b.potted;
@@ -127,6 +146,9 @@ const blank = (
 	treatment: { medium: '', hormone: '', wound: false, cover: '' },
 	container: '',
 	seen: {},
+	looks: [],
+	tray: null,
+	foretold: null,
 	entries: 0
 });
 
@@ -176,7 +198,7 @@ function strike(b: Batch, d: EntryData<'batch.struck'>, on: string): Next {
 		since: on,
 		lastOn: on
 	});
-	Object.assign(b, { treatment: d.treatment, container: d.container });
+	Object.assign(b, { treatment: d.treatment, container: d.container, foretold: d.foretold ?? null });
 	return ok(b);
 }
 
@@ -208,15 +230,25 @@ function step(b: Batch, e: AnyEntry): Next {
 		);
 	const result = apply(b, e);
 	if (!result.ok) return result;
+	// Pieces that went without anyone saying which: the tray follows the counts.
+	if (b.tray) b.tray = settle(b.tray, b.unrooted, b.rooted, LOSING.has(e.kind));
 	b.lastOn = e.on;
 	b.status = inHand(b) === 0 ? 'done' : 'growing';
 	return ok(b);
 }
 
+const LOSING = new Set<AnyEntry['kind']>(['batch.checked', 'batch.lost', 'batch.wintered']);
+
 function apply(b: Batch, e: AnyEntry): Next {
 	switch (e.kind) {
 		case 'batch.checked':
 			return check(b, e.data, e.on);
+		case 'batch.laid-out': {
+			const tray = layOut(e.data, b.unrooted, b.rooted);
+			if (!tray.ok) return tray;
+			b.tray = tray.value;
+			return ok(b);
+		}
 		case 'batch.potted': {
 			const can = enough(b, e.data.count, 'potting');
 			if (!can.ok) return can;
@@ -321,6 +353,15 @@ function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Next {
 		return refuse('batch.more-rooted', `More rooted (${d.rooted}) than alive (${d.alive}) can't be.`, 'rooted');
 	const lost = have - d.alive;
 	const rootedBefore = b.rooted + b.potted;
+	const unrootedBefore = b.unrooted;
+	const unrootedDead = b.seen.rooted?.failed ?? 0;
+	if ((d.showing ?? 0) > (d.looked ?? have))
+		return refuse('batch.showing', `${d.showing} can't show a sign if ${d.looked ?? have} were looked at.`, 'showing');
+	if ((d.looked ?? 0) > have) return refuse('batch.looked', `Only ${num(have, 'piece')} could be looked at.`, 'looked');
+	if (d.cells) {
+		const marked = cellsFit(b, d, rootedBefore, lost);
+		if (!marked.ok) return marked;
+	}
 	if (d.rooted === null) {
 		lose(b, lost);
 	} else {
@@ -348,7 +389,30 @@ function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Next {
 		b.lookedOn = on;
 	}
 	b.lastSign = d.sign === 'none' ? b.lastSign : d.sign;
+	if (unrootedBefore > 0)
+		b.looks.push({
+			on,
+			unrooted: unrootedBefore,
+			newly: d.rooted === null ? null : Math.max(0, d.rooted - rootedBefore),
+			lost: (b.seen.rooted?.failed ?? 0) - unrootedDead,
+			sign: d.sign,
+			looked: d.looked ?? null,
+			showing: d.showing ?? null
+		});
 	return ok(b);
+}
+
+/** Tapped cells must tell the same as the counts; then they are the tray's new marks. */
+function cellsFit(b: Batch, d: EntryData<'batch.checked'>, rootedBefore: number, lost: number): Result<true> {
+	if (!b.tray) return refuse('tray.none', `${b.code} has not been laid out in a tray.`);
+	const { rooted, lost: gone } = d.cells!;
+	const rootedGone = gone.filter((i) => b.tray!.cells[i] === 'r').length;
+	if (gone.length !== lost || (d.rooted !== null && d.rooted !== rootedBefore + rooted.length - rootedGone))
+		return refuse('tray.counts', 'The cells tapped and the counts typed do not tell the same: look at them again.', 'alive');
+	const marked = markCells(b.tray, rooted, gone);
+	if (!marked.ok) return marked;
+	b.tray = marked.value;
+	return ok(true);
 }
 
 /** Folds the standing entries of one batch. Null when nothing of it stands (all undone). */

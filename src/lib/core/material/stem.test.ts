@@ -14,8 +14,26 @@ const stem = (over: Partial<Stem> = {}): Stem => ({
 	flowering: false,
 	...over
 });
-const semiRipe: CutRules = { cm: [7.5, 12], usualCm: 10, leastNodes: 2, mostNodes: 6, wood: ['firm'], tip: 'may', usualMm: 4, chance: 0.8 };
-const soft: CutRules = { cm: [8, 15], usualCm: 12, leastNodes: 2, mostNodes: 8, wood: ['soft', 'firm'], tip: 'only', usualMm: 3, chance: 0.9 };
+const semiRipe: CutRules = {
+	cm: [7.5, 12],
+	usualCm: 10,
+	leastNodes: 2,
+	mostNodes: 6,
+	wood: ['firm'],
+	tip: 'may',
+	usualMm: 4,
+	chance: 0.8
+};
+const soft: CutRules = {
+	cm: [8, 15],
+	usualCm: 12,
+	leastNodes: 2,
+	mostNodes: 8,
+	wood: ['soft', 'firm'],
+	tip: 'only',
+	usualMm: 3,
+	chance: 0.9
+};
 
 /** Every choice of disjoint pieces, tried out. */
 function bestByTrying(s: Stem, r: CutRules): number {
@@ -35,7 +53,15 @@ function bestByTrying(s: Stem, r: CutRules): number {
 			if (nodes < r.leastNodes || nodes > r.mostNodes || end - start < r.cm[0] - 1e-9 || end - start > r.cm[1] + 1e-9) continue;
 			if (!r.wood.includes(at(s.nodes[i]!)) || mm < 0.35 * r.usualMm) continue;
 			if (!r.wood.includes('soft') && at(end - 1e-6) === 'soft' && end > s.softFrom + r.cm[0] / 2) continue;
-			pieces.push({ from: i, to: last, start, end, wood: at(s.nodes[i]!), isTip, chance: pieceChance(s, r, start, end, at(s.nodes[i]!), isTip) });
+			pieces.push({
+				from: i,
+				to: last,
+				start,
+				end,
+				wood: at(s.nodes[i]!),
+				isTip,
+				chance: pieceChance(s, r, start, end, at(s.nodes[i]!), isTip)
+			});
 		}
 	const grow = (from: number): number => {
 		let top = 0;
@@ -54,12 +80,28 @@ describe('the best cuts along a stem', () => {
 				softShare: fc.double({ min: 0.5, max: 1, noNaN: true }),
 				base: fc.double({ min: 2, max: 9, noNaN: true }),
 				flowering: fc.boolean(),
-				rules: fc.constantFrom(semiRipe, soft, { ...semiRipe, tip: 'never' as const }, { ...soft, tip: 'may' as const, leastNodes: 1, cm: [3, 20] as const })
+				rules: fc.constantFrom(
+					semiRipe,
+					soft,
+					{ ...semiRipe, tip: 'never' as const },
+					{ ...soft, tip: 'may' as const, leastNodes: 1, cm: [3, 20] as const }
+				)
 			})
 			.map(({ gaps, woody, softShare, base, flowering, rules }) => {
 				const nodes = gaps.reduce<number[]>((all, g) => [...all, (all.at(-1) ?? 0) + g], []);
 				const lengthCm = nodes.at(-1)! + 2;
-				return { s: stem({ lengthCm, nodes, woodyTo: woody * lengthCm, softFrom: softShare * lengthCm, baseMm: base, tipMm: base / 3, flowering }), rules };
+				return {
+					s: stem({
+						lengthCm,
+						nodes,
+						woodyTo: woody * lengthCm,
+						softFrom: softShare * lengthCm,
+						baseMm: base,
+						tipMm: base / 3,
+						flowering
+					}),
+					rules
+				};
 			});
 		fc.assert(
 			fc.property(random, ({ s, rules }) => {
@@ -79,7 +121,8 @@ describe('the best cuts along a stem', () => {
 			if (i > 0) expect(p.start).toBeGreaterThanOrEqual(plan.pieces[i - 1]!.end - 1e-9);
 		}
 		expect(plan.leftCm).toBeGreaterThan(stem().nodes[PARENT_KEEPS - 1]!);
-		const whole = plan.leftCm + plan.pieces.reduce((s, p) => s + p.end - p.start, 0) + plan.waste.reduce((s, w) => s + w.end - w.start, 0);
+		const whole =
+			plan.leftCm + plan.pieces.reduce((s, p) => s + p.end - p.start, 0) + plan.waste.reduce((s, w) => s + w.end - w.start, 0);
 		expect(whole).toBeCloseTo(60, 6);
 		expect(plan.waste.some((w) => w.why.includes('soft top'))).toBe(true);
 	});

@@ -92,7 +92,8 @@ export function checkStem(s: Stem): Result<Stem> {
 export function usualNodes(lengthCm: number, internodeCm: number): number[] {
 	const nodes: number[] = [];
 	if (!(internodeCm > 0)) return nodes;
-	for (let at = internodeCm / 2; at < lengthCm && nodes.length < MOST_NODES; at += internodeCm) nodes.push(Math.round(at * 10) / 10);
+	for (let at = internodeCm / 2; at < lengthCm && nodes.length < MOST_NODES; at += internodeCm)
+		nodes.push(Math.round(at * 10) / 10);
 	return nodes;
 }
 
@@ -158,12 +159,13 @@ export function planStem(s: Stem, r: CutRules, keeps = PARENT_KEEPS): StemPlan {
 			const value = piece.chance + rest.value;
 			// Each piece costs a cut below it, and one above unless it ends in the tip.
 			const cuts = 1 + (piece.isTip ? 0 : 1) + rest.cuts;
-			if (value > top.value + 1e-12 || (value > top.value - 1e-12 && cuts < top.cuts)) top = { value, cuts, piece, next: piece.isTip ? n : j + 1 };
+			if (value > top.value + 1e-12 || (value > top.value - 1e-12 && cuts < top.cuts))
+				top = { value, cuts, piece, next: piece.isTip ? n : j + 1 };
 		}
 		best[i] = top;
 	}
 	const pieces: StemPiece[] = [];
-	for (let i = keeps; i < n; ) {
+	for (let i = keeps; i < n;) {
 		const b = best[i]!;
 		if (b.piece) pieces.push(b.piece);
 		i = b.next;
@@ -187,7 +189,7 @@ function finish(s: Stem, r: CutRules, pieces: StemPiece[], keeps: number): StemP
 		pieces,
 		leftCm: left,
 		waste,
-		// Neighbours share a cut when the one ends where the other begins to within the width of an internode.
+		// Below and above each piece; a tip keeps its end.
 		cuts: pieces.reduce((sum, p) => sum + (p.isTip ? 1 : 2), 0),
 		expected: pieces.reduce((sum, p) => sum + p.chance, 0)
 	};
@@ -197,7 +199,8 @@ function whyNot(s: Stem, r: CutRules, start: number, end: number): string {
 	const middle = (start + end) / 2;
 	const wood = woodAt(s, middle);
 	if (end - start < 2 * (BELOW_NODE + ABOVE_NODE)) return 'bare stem between two nodes';
-	if (!r.wood.includes(wood)) return wood === 'soft' ? 'soft top: it would wilt' : wood === 'woody' ? 'old wood: slow to root' : 'too firm for this way';
+	if (!r.wood.includes(wood))
+		return wood === 'soft' ? 'soft top: it would wilt' : wood === 'woody' ? 'old wood: slow to root' : 'too firm for this way';
 	if (mmAt(s, middle) < THIN_SHARE * r.usualMm) return 'too thin: little stored';
 	return 'too short for a piece';
 }

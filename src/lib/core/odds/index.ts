@@ -5,3 +5,4 @@ export * from './strike.js';
 export * from './sum.js';
 export * from './words.js';
 export * from './rooting.js';
+export * from './rootingWords.js';

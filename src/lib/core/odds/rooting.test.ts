@@ -148,3 +148,27 @@ describe('dates and warmth', () => {
 		expect(rootingDates(r, 0, () => 0)).toEqual({ eighty: null, look: null, giveUp: null });
 	});
 });
+
+describe('looks at the same pieces, and pieces that died', () => {
+	it('an interval-censored look is the difference of the distribution function at its ends', () => {
+		const r = rootingAfter({ chance: { alpha: 80, beta: 20 }, days: [10, 20, 40] }, []);
+		for (const [a, b] of [
+			[10, 20],
+			[20, 40],
+			[0, 15]
+		] as const)
+			expect(r.rootedSince(a, b)).toBeCloseTo((r.rooted(b) - r.rooted(a)) / (1 - r.rooted(a)), 6);
+		expect(r.rootedSince(30, 20)).toBe(0);
+	});
+	it('two looks at the same pieces teach what one at the end does when all came in one span', () => {
+		// None of ten by day 16, then six: against telling the two looks as if they were of twenty pieces.
+		const same = rootingAfter(prior, [look(16, 0, 10, 'counted'), { ...look(30, 6, 10, 'counted'), since: 16 }]);
+		// After six of ten the chance lies between what was seen and the handbook's.
+		expect(same.chance).toBeGreaterThan(0.6);
+		expect(same.chance).toBeLessThan(0.85);
+	});
+	it('deaths lower the chance as failures do: conjugate when no look was taken', () => {
+		const r = rootingAfter({ chance: { alpha: 6, beta: 3 }, days: [10, 20, 40] }, [], 5);
+		expect(r.chance).toBeCloseTo(6 / (6 + 3 + 5), 2);
+	});
+});

@@ -5,7 +5,6 @@
  */
 import cdf from '@stdlib/stats-base-dists-normal-cdf';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import gammaln from '@stdlib/math-base-special-gammaln';
 import type { Beta } from './beta.js';
 
 /** Signs of roots from the strongest to the weakest, and the bad ones. */
@@ -32,8 +31,13 @@ export interface Look {
 	/** Pieces looked at, and those of them that showed the sign. */
 	looked: number;
 	showing: number;
-	sign: RootSign;
+	sign: RootSign | 'counted';
+	/** Warmth-days at the last look at these same pieces, when none of them had rooted yet; 0 if it is the first. */
+	since?: number;
 }
+
+/** Signs that a person may count by; or roots that were counted as such, which are hardly ever mistaken. */
+export const COUNTED = { rooted: 0.97, not: 0.02 } as const;
 
 export interface RootingPrior {
 	/** Chance that a piece roots at all. */
@@ -80,73 +84,103 @@ export interface Rooting {
 	share(at: number): number;
 	/** Chance that a piece that has not rooted by then still will. */
 	hope(at: number): number;
+	/** Chance that a piece which had not rooted at `since` has by `at`. */
+	rootedSince(since: number, at: number): number;
 	/** Chance to root at all, and pace: 1 usual, 2 takes twice as long. */
 	chance: number;
 	pace: number;
 }
 
-interface Cell {
-	p: number;
-	slow: number;
-	weight: number;
+/** Of pieces not rooted before, the share that has by now, from the shares of those that will: the chance of an interval-censored time. */
+function between(p: number, before: number, after: number): number {
+	const was = p * before;
+	return was >= 1 - 1e-12 ? 1 : Math.max(0, p * after - was) / (1 - was);
 }
 
-/** Likelihood of a look, given how many of the looked-at have rooted on average. */
-function likelihood(look: Look, rooted: number): number {
-	const s = SIGN_ODDS[look.sign];
+/** Likelihood of a look, given the share of the looked-at that has rooted; its constant falls out. */
+function logLikelihood(look: Look, rooted: number): number {
+	const s = look.sign === 'counted' ? COUNTED : SIGN_ODDS[look.sign];
 	const q = Math.min(1 - 1e-9, Math.max(1e-9, s.rooted * rooted + s.not * (1 - rooted)));
-	const { looked: n, showing: k } = look;
-	return gammaln(n + 1) - gammaln(k + 1) - gammaln(n - k + 1) + k * Math.log(q) + (n - k) * Math.log(1 - q);
+	return look.showing * Math.log(q) + (look.looked - look.showing) * Math.log(1 - q);
 }
+
+const SLOW = Array.from({ length: SPEEDS }, (_, j) => BATCH_SPREAD * normalQuantile((j + 0.5) / SPEEDS, 0, 1));
 
 /**
- * What looks teach, by Bayes' rule on a grid of chance and pace. Looks that cannot be (more showing than
- * looked at, before the strike) are for the caller to refuse; here they are left out.
+ * What looks teach, by Bayes' rule on a grid of chance and pace. Pieces that died unrooted are pieces that
+ * never root. Looks that cannot be (more showing than looked at, before the strike) are for the caller to
+ * refuse; here they are left out.
  */
-export function rootingAfter(prior: RootingPrior, looks: readonly Look[]): Rooting {
+export function rootingAfter(prior: RootingPrior, looks: readonly Look[], died = 0): Rooting {
 	const timing = timingOf(prior.days);
 	const { alpha, beta } = prior.chance;
-	const cells: Cell[] = [];
+	const told = looks
+		.filter((l) => l.at >= 0 && l.showing <= l.looked && l.looked > 0)
+		.map((look) => ({
+			look,
+			before: SLOW.map((slow) => rootedBy(timing, look.since ?? 0, slow)),
+			after: SLOW.map((slow) => rootedBy(timing, look.at, slow))
+		}));
+	const weight = new Float64Array(CHANCES * SPEEDS);
+	const chanceOf = (i: number) => (i + 0.5) / CHANCES;
 	let most = -Infinity;
 	for (let i = 0; i < CHANCES; i++) {
-		const p = (i + 0.5) / CHANCES;
+		const p = chanceOf(i);
 		// Density of the Beta at the middle of each cell; its constant falls out.
-		const logP = (alpha - 1) * Math.log(p) + (beta - 1) * Math.log(1 - p);
+		const logP = (alpha - 1) * Math.log(p) + (beta - 1 + died) * Math.log(1 - p);
 		for (let j = 0; j < SPEEDS; j++) {
-			const slow = BATCH_SPREAD * normalQuantile((j + 0.5) / SPEEDS, 0, 1);
 			let log = logP;
-			for (const look of looks) {
-				if (look.at < 0 || look.showing > look.looked || look.looked <= 0) continue;
-				log += likelihood(look, p * rootedBy(timing, look.at, slow));
-			}
+			for (const t of told) log += logLikelihood(t.look, between(p, t.before[j]!, t.after[j]!));
+			weight[i * SPEEDS + j] = log;
 			if (log > most) most = log;
-			cells.push({ p, slow, weight: log });
 		}
 	}
+	// The chance falls out of every question but how it hangs together with the pace: its mean at each pace is enough.
+	const chanceAt = new Float64Array(SPEEDS);
 	let total = 0;
-	for (const c of cells) total += c.weight = Math.exp(c.weight - most);
-	for (const c of cells) c.weight /= total;
-	const mean = (of: (c: Cell) => number) => cells.reduce((sum, c) => sum + c.weight * of(c), 0);
+	let slowness = 0;
+	for (let i = 0; i < CHANCES; i++)
+		for (let j = 0; j < SPEEDS; j++) {
+			const w = Math.exp(weight[i * SPEEDS + j]! - most);
+			total += w;
+			chanceAt[j]! += w * chanceOf(i);
+			slowness += w * SLOW[j]!;
+		}
+	for (let j = 0; j < SPEEDS; j++) chanceAt[j]! /= total;
+	const chance = chanceAt.reduce((a, b) => a + b, 0);
+	const rooted = (at: number) => {
+		let sum = 0;
+		for (let j = 0; j < SPEEDS; j++) sum += chanceAt[j]! * rootedBy(timing, at, SLOW[j]!);
+		return sum;
+	};
 	return {
-		rooted: (at) => mean((c) => c.p * rootedBy(timing, at, c.slow)),
-		share: (at) => mean((c) => c.p * rootedBy(timing, at, c.slow)) / mean((c) => c.p),
+		rooted,
+		share: (at) => rooted(at) / chance,
 		hope: (at) => {
-			const still = mean((c) => c.p * (1 - rootedBy(timing, at, c.slow)));
-			const not = mean((c) => 1 - c.p * rootedBy(timing, at, c.slow));
-			return not <= 0 ? 0 : still / not;
+			const by = rooted(at);
+			return by >= 1 ? 0 : (chance - by) / (1 - by);
 		},
-		chance: mean((c) => c.p),
-		pace: Math.exp(mean((c) => c.slow))
+		rootedSince: (since, at) => {
+			const before = rooted(since);
+			return before >= 1 ? 1 : Math.max(0, rooted(Math.max(since, at)) - before) / (1 - before);
+		},
+		chance,
+		pace: Math.exp(slowness / total)
 	};
 }
 
-/** Warmth at which the handbook's days are meant, °C, and where roots stand still. From memory: roots start about 5 °C and hurry to the low twenties. */
-export const REFERENCE_C = 18;
-export const STILL_C = 5;
+/** Mean temperature at which a way's days are meant, and below which its roots stand still, °C. */
+export interface Warmth {
+	usual_c: number;
+	still_c: number;
+}
+/** Soft wood under cover. From memory: roots start about 5 °C and hurry to the low twenties. */
+export const USUAL_WARMTH: Warmth = { usual_c: 18, still_c: 5 };
 const FASTEST = 1.35;
 
-/** Warmth-days in a day of so many °C on average: 1 at the reference, none in the cold, never much more. */
-export const warmthDays = (meanC: number): number => Math.min(FASTEST, Math.max(0, (meanC - STILL_C) / (REFERENCE_C - STILL_C)));
+/** Warmth-days in a day of so many °C on average: 1 at the way's usual, none in the cold, never much more. */
+export const warmthDays = (meanC: number, { usual_c, still_c }: Warmth = USUAL_WARMTH): number =>
+	Math.min(FASTEST, Math.max(0, (meanC - still_c) / (usual_c - still_c)));
 
 /** A look disturbs about this share of pieces so that they set back; a rooted piece that waits unpotted loses about this a day. Common practice, no source. */
 const HARM_OF_LOOK = 0.005;
@@ -161,14 +195,20 @@ export interface RootingDates {
 	giveUp: number | null;
 }
 
-/** Dates that follow, reading warmth-days ahead from `at` by `warmthOn` (day 0 is today). */
-export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, most = 400): RootingDates {
+/**
+ * Dates that follow, reading warmth-days ahead from `at` by `warmthOn` (day 0 is today). `since`: warmth-days
+ * at the last count, when what is left had not rooted.
+ */
+export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, since = 0, most = 500): RootingDates {
 	let warmth = at;
 	let waiting = 0;
 	const found: RootingDates = { eighty: null, look: null, giveUp: null };
+	const hoped = r.hope(since);
 	for (let day = 0; day <= most; day++) {
-		if (found.eighty === null && r.share(warmth) >= 0.8) found.eighty = day;
-		waiting += LOSS_OF_WAITING * r.rooted(warmth);
+		const newly = r.rootedSince(since, warmth);
+		// Of what is left and will root, four fifths have.
+		if (found.eighty === null && hoped > 0 && newly >= 0.8 * hoped) found.eighty = day;
+		waiting += LOSS_OF_WAITING * newly;
 		if (found.look === null && waiting >= HARM_OF_LOOK) found.look = day;
 		// Hope is lowest late; early on it is high because nothing has had the time.
 		if (found.giveUp === null && r.share(warmth) > 0.5 && r.hope(warmth) < 0.1) found.giveUp = day;

@@ -79,8 +79,28 @@ describe('marks', () => {
 	});
 });
 
-const jar: Container = { id: 'jar', name: 'jar', pieces: 6, area_cm2: 80, litres: 0, cost: 0, src: 'practice' };
-const nine: Container = { id: 'pot-9', name: '9 cm pot', pieces: 1, area_cm2: 81, litres: 0.42, cost: 0, src: 'practice' };
+const jar: Container = {
+	id: 'jar',
+	name: 'jar',
+	pieces: 6,
+	area_cm2: 80,
+	litres: 0,
+	cost: 0,
+	vessel: null,
+	how: 'rim',
+	src: 'practice'
+};
+const nine: Container = {
+	id: 'pot-9',
+	name: '9 cm pot',
+	pieces: 1,
+	area_cm2: 81,
+	litres: 0.42,
+	cost: 0,
+	vessel: null,
+	how: 'alone',
+	src: 'practice'
+};
 const water = {
 	way: 'water',
 	cover: 'none',

@@ -28,8 +28,17 @@ export interface Task {
 
 const base = { batchId: null, stockId: null, wantId: null, placeId: null };
 
+/** However much a look would tell, pieces are left alone for so many days after one. Common practice, no source. */
+const LEAST_BETWEEN_LOOKS = 4;
 /** A look at a batch: minutes for the walk and the tug, and so many seconds a piece. Common practice, no source. */
 const lookMinutes = (pieces: number) => 2 + pieces * 0.1;
+
+/** When looks and warmth tell more of the roots than the handbook's days. */
+export interface RootingNews {
+	look: DayNumber | null;
+	giveUp: DayNumber | null;
+	sentence: string;
+}
 
 /** Work that a batch asks for by `until`. */
 export function batchTasks(
@@ -38,7 +47,8 @@ export function batchTasks(
 	way: WayProfile,
 	today: DayNumber,
 	until: DayNumber,
-	climate: Climate
+	climate: Climate,
+	news: RootingNews | null = null
 ): Task[] {
 	const at = {
 		...base,
@@ -88,19 +98,23 @@ export function batchTasks(
 		const struck = dayNumber(batch.struckOn!);
 		const after = (q: number) =>
 			rooting.grows === 'always' ? struck + stageDays(rooting.days, q) : afterGrowth(struck, stageDays(rooting.days, q), climate);
-		const usual = after(0.5);
 		const slow = after(0.9);
-		// First look when half should have rooted, then every ten days or so, for each look disturbs.
-		const due = Math.max(usual, last + 10);
-		add({
-			key: `look:${batch.id}:${due}`,
-			kind: 'look',
-			from: due,
-			by: due + 7,
-			count: batch.unrooted,
-			minutes: lookMinutes(batch.unrooted),
-			why: today > slow ? 'Past the slowest usual time: what has not rooted may be given up.' : 'Half should have rooted by now.'
-		});
+		// By what is known of its roots; else first when half should have rooted, then every ten days or so, for each look disturbs.
+		const due = news ? news.look : Math.max(after(0.5), last + 10);
+		const why =
+			news?.sentence ??
+			(today > slow ? 'Past the slowest usual time: what has not rooted may be given up.' : 'Half should have rooted by now.');
+		// The day moves with the weather; the last look does not, and so names the task.
+		if (due !== null)
+			add({
+				key: `look:${batch.id}:${last}`,
+				kind: 'look',
+				from: Math.max(due, last + LEAST_BETWEEN_LOOKS),
+				by: Math.max(due, last + LEAST_BETWEEN_LOOKS) + 7,
+				count: batch.unrooted,
+				minutes: lookMinutes(batch.unrooted),
+				why
+			});
 	}
 	const potting = find('potted');
 	if (batch.rooted > 0 && potting) {

@@ -244,11 +244,14 @@ interface BatchRow {
 	treatment: Batch['treatment'];
 	container: string;
 	seen: Batch['seen'];
+	looks: Batch['looks'];
+	tray: Batch['tray'];
+	foretold: number | null;
 	entries: number;
 }
 
 const BATCH = `id, code, kind_id, way_id, stock_id, want_id, place_id, from_batch, status, planned_on, planned_count, struck_on, struck,
-	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, entries`;
+	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, looks, tray, foretold, entries`;
 
 const asBatch = (r: BatchRow): Batch => ({
 	id: r.id,
@@ -281,6 +284,9 @@ const asBatch = (r: BatchRow): Batch => ({
 	treatment: r.treatment,
 	container: r.container,
 	seen: r.seen,
+	looks: r.looks,
+	tray: r.tray,
+	foretold: r.foretold,
 	entries: r.entries
 });
 
@@ -307,7 +313,7 @@ export async function batchByCode(db: Queryable, gardenId: string, code: string)
 export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
 	await db.query(
 		`INSERT INTO batch (garden_id, ${BATCH}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17,
-			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32)
+			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET (${BATCH}) = ROW (EXCLUDED.${BATCH.split(',')
 				.map((c) => c.trim())
 				.join(', EXCLUDED.')})`,
@@ -343,12 +349,15 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			JSON.stringify(b.treatment),
 			b.container,
 			JSON.stringify(b.seen),
+			JSON.stringify(b.looks),
+			b.tray && JSON.stringify(b.tray),
+			b.foretold,
 			b.entries
 		]
 	);
 }
 
-export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'care' | 'sighting';
+export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'care' | 'sighting' | 'timer' | 'shelf' | 'vessel';
 
 /** Takes a row out again: its first entry was undone. */
 export async function removeRow(db: Queryable, gardenId: string, table: Projection, id: string): Promise<void> {
@@ -356,7 +365,19 @@ export async function removeRow(db: Queryable, gardenId: string, table: Projecti
 }
 
 export async function clearProjections(db: Queryable, gardenId: string): Promise<void> {
-	for (const table of ['place', 'stock', 'want', 'figure', 'batch', 'care', 'sighting', 'garden_state'])
+	for (const table of [
+		'place',
+		'stock',
+		'want',
+		'figure',
+		'batch',
+		'care',
+		'sighting',
+		'timer',
+		'shelf',
+		'vessel',
+		'garden_state'
+	])
 		await db.query(`DELETE FROM ${table} WHERE garden_id = $1`, [gardenId]);
 	await db.query('UPDATE weather_import SET standing = false WHERE garden_id = $1', [gardenId]);
 }

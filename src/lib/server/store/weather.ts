@@ -215,3 +215,22 @@ export async function readingRanges(
 	);
 	return rows.map((r) => ({ ...r, low: tenth(r.low)!, high: tenth(r.high)! }));
 }
+
+/** What each place has read since a day, by place and day number. */
+export async function readingsSince(
+	db: Queryable,
+	gardenId: string,
+	from: string
+): Promise<Map<string, Map<number, { low: number; high: number }>>> {
+	const { rows } = await db.query<{ place_id: string; day: string; low: number; high: number }>(
+		'SELECT place_id, day, low, high FROM reading_day WHERE garden_id = $1 AND day >= $2',
+		[gardenId, from]
+	);
+	const places = new Map<string, Map<number, { low: number; high: number }>>();
+	for (const r of rows) {
+		const days = places.get(r.place_id) ?? new Map<number, { low: number; high: number }>();
+		days.set(dayNumber(r.day), { low: r.low, high: r.high });
+		places.set(r.place_id, days);
+	}
+	return places;
+}

@@ -1,0 +1,3 @@
+export * from './hormone.js';
+export * from './mixing.js';
+export * from './vessel.js';

@@ -1,0 +1,55 @@
+/** The one sentence of the bench: is it rooted yet, when to look, when to give up. */
+import { isoOf, sayDate } from '../dates.js';
+import type { DayNumber } from '../dates.js';
+
+export interface RootingFacts {
+	/** Pieces not known to have rooted. */
+	unrooted: number;
+	/** Chance that one of them has by now, and that one of them ever will. */
+	now: number;
+	ever: number;
+	/** Days; null when out of reach. */
+	eighty: DayNumber | null;
+	look: DayNumber | null;
+	giveUp: DayNumber | null;
+	today: DayNumber;
+}
+
+const inTen = (p: number): string => {
+	const n = Math.round(p * 10);
+	return n <= 0 ? 'hardly any' : n >= 10 ? 'nearly all' : `about ${n} in 10`;
+};
+const on = (day: DayNumber): string => sayDate(isoOf(day), false);
+
+/** Heading in two or three words, for lists. */
+export function rootedWord(f: RootingFacts): string {
+	if (f.ever < 0.1 && f.now < 0.05) return 'given up';
+	const share = f.ever > 0 ? f.now / f.ever : 0;
+	return share >= 0.8 ? 'probably rooted' : share >= 0.45 ? 'perhaps rooted' : share >= 0.1 ? 'some rooted' : 'not yet rooted';
+}
+
+export function rootingSentence(f: RootingFacts): string {
+	const word = rootedWord(f);
+	if (word === 'given up')
+		return `The ${f.unrooted === 1 ? 'one' : f.unrooted} left will hardly root any more: fewer than 1 in 10. Give the room to others.`;
+	const head = {
+		'probably rooted': 'Probably rooted',
+		'perhaps rooted': 'Perhaps rooted',
+		'some rooted': 'A few may have rooted',
+		'not yet rooted': 'Not rooted yet'
+	}[word]!;
+	const parts = [
+		`${head}: ${inTen(f.now)} of ${f.unrooted === 1 ? 'the one' : `the ${f.unrooted}`} left${word === 'probably rooted' ? '' : ' by today'}.`
+	];
+	if (word !== 'probably rooted')
+		parts.push(
+			f.eighty === null
+				? 'It is too cold there for roots to come within a year.'
+				: `Most of those that will have rooted by ${on(f.eighty)}.`
+		);
+	if (f.look !== null)
+		parts.push(f.look <= f.today ? 'A look is worth it now.' : `Look on ${on(f.look)}: sooner disturbs more than it tells.`);
+	if (f.giveUp !== null && f.giveUp > f.today) parts.push(`After ${on(f.giveUp)} give up what has not rooted.`);
+	else if (f.giveUp !== null) parts.push('What has not rooted by now hardly will.');
+	return parts.join(' ');
+}

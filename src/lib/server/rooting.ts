@@ -1,0 +1,131 @@
+/** Is it rooted yet? What the looks, the warmth of the place and the way's odds say of a batch. */
+import type { Garden } from './context.js';
+import { handbook } from './handbook.js';
+import { oddsFor } from './wants.js';
+import type { PlaceRow } from './store/state.js';
+import { dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { looksOf } from '$lib/core/evidence/looks.js';
+import type { Tallies } from '$lib/core/evidence/evidence.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import { rootingAfter, rootingDates, warmthDays } from '$lib/core/odds/rooting.js';
+import type { Rooting } from '$lib/core/odds/rooting.js';
+import { rootedWord, rootingSentence } from '$lib/core/odds/rootingWords.js';
+import type { RootingFacts } from '$lib/core/odds/rootingWords.js';
+import type { SkyOf } from '$lib/core/round/sky.js';
+
+/** Lowest and highest that a thermometer at a place read, by day. */
+export type ReadingsOf = ReadonlyMap<DayNumber, { low: number; high: number }>;
+
+const INDOORS = new Set(['sill', 'lit_shelf']);
+/** Under glass or in a shed it is so much milder than outside on average, °C. From memory; the place's own bounds hold. */
+const MILDER: Record<string, number> = { frame: 3, garage: 4, bench: 2 };
+/** A room whose place does not say. Common practice, no source. */
+const ROOM_C = 17;
+
+/** Mean temperature of a day where a batch stands: read, or by the place's own bounds and the sky. */
+export function meanAt(
+	place: Pick<PlaceRow, 'kind' | 'low_c' | 'high_c'> | undefined,
+	readings: ReadingsOf | undefined,
+	sky: SkyOf,
+	day: DayNumber
+): number {
+	const read = readings?.get(day);
+	if (read) return (read.low + read.high) / 2;
+	const out = sky.on(day);
+	const outside = (out.low + out.high) / 2;
+	if (!place) return outside;
+	const { low_c: low, high_c: high } = place;
+	if (INDOORS.has(place.kind)) return low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? ROOM_C);
+	const mild = outside + (MILDER[place.kind] ?? 0);
+	return Math.min(high ?? Infinity, Math.max(low ?? -Infinity, mild));
+}
+
+export interface RootingView extends RootingFacts {
+	word: string;
+	sentence: string;
+	/** Days from the strike that the warmth so far is worth, and how many have gone by. */
+	warmth: number;
+	days: number;
+	pace: number;
+	/** Of the whole batch: share expected to have rooted by each day, for the curve. */
+	curve: { day: DayNumber; share: number }[];
+	looks: { day: DayNumber; share: number }[];
+}
+
+/** Readings older than this tell nothing of pieces that are still rooting. */
+export const ROOTING_DAYS = 400;
+const AHEAD = 500;
+
+/** Null when nothing is left to root, or its way has no rooting. */
+export function rootingOf(
+	garden: Pick<Garden, 'today'>,
+	b: Batch,
+	kind: Kind,
+	profile: WayProfile,
+	others: Tallies,
+	place: PlaceRow | undefined,
+	readings: ReadingsOf | undefined,
+	sky: SkyOf,
+	withCurve: boolean
+): RootingView | null {
+	const stage = profile.stages.find((s) => s.to === 'rooted');
+	const prior = oddsFor(kind, profile.id, others).get('rooted');
+	if (!stage || !prior || b.status !== 'growing' || b.unrooted === 0 || !b.struckOn) return null;
+	const warm = handbook().ways.get(profile.way)!.warmth;
+	const today = dayNumber(garden.today);
+	const struck = dayNumber(b.struckOn);
+	const warmthOn = (day: DayNumber) => warmthDays(meanAt(place, readings, sky, day), warm);
+	// Sums of warmth by days since the strike, filled as far as they are asked for.
+	const sums = [0];
+	const warmthAt = (day: DayNumber): number => {
+		const n = Math.max(0, day - struck);
+		while (sums.length <= n) sums.push(sums.at(-1)! + warmthOn(struck + sums.length));
+		return sums[n]!;
+	};
+	const { looks, since, died } = looksOf(b, warmthAt);
+	const r: Rooting = rootingAfter({ chance: prior, days: stage.days }, looks, died);
+	const at = warmthAt(today);
+	const dates = rootingDates(r, at, (day) => warmthAt(today + day) - warmthAt(today + day - 1), since, AHEAD);
+	const facts: RootingFacts = {
+		unrooted: b.unrooted,
+		now: r.rootedSince(since, at),
+		ever: r.hope(since),
+		eighty: dates.eighty === null ? null : today + dates.eighty,
+		look: dates.look === null ? null : today + dates.look,
+		giveUp: dates.giveUp === null ? null : today + dates.giveUp,
+		today
+	};
+	const all = Math.max(1, b.looks[0]?.unrooted ?? b.unrooted);
+	let known = 0;
+	return {
+		...facts,
+		word: rootedWord(facts),
+		sentence: rootingSentence(facts),
+		warmth: at,
+		days: today - struck,
+		pace: r.pace,
+		curve: withCurve ? curveOf(r, struck, today, warmthAt, facts) : [],
+		looks: withCurve
+			? b.looks.flatMap((l) => {
+					known += l.newly ?? 0;
+					return l.newly === null ? [] : [{ day: dayNumber(l.on), share: known / all }];
+				})
+			: []
+	};
+}
+
+function curveOf(
+	r: Rooting,
+	struck: DayNumber,
+	today: DayNumber,
+	warmthAt: (day: DayNumber) => number,
+	f: RootingFacts
+): RootingView['curve'] {
+	const end = Math.min(struck + AHEAD, Math.max(today + 14, (f.giveUp ?? f.eighty ?? today + 60) + 7));
+	const step = Math.max(1, Math.round((end - struck) / 80));
+	const curve: RootingView['curve'] = [];
+	for (let day = struck; day <= end; day += step) curve.push({ day, share: r.rooted(warmthAt(day)) });
+	return curve;
+}

@@ -1,0 +1,124 @@
+/** Work that the weather asks for: what stands out, and what the nights, the heat and the rain say to it. */
+import { wayIn } from './context.js';
+import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
+import type { RoundWorld } from './roundWorld.js';
+import { dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { inHand } from '$lib/core/ledger/index.js';
+import { asksFrom } from '$lib/core/round/marks.js';
+import type { Mark } from '$lib/core/round/marks.js';
+import { batchTasks } from '$lib/core/round/tasks.js';
+import { bringIn, closestDay, coverTonight, hardenOff, heatAhead, onOrAfter, rainTomorrow } from '$lib/core/round/triggers.js';
+import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
+import { sayTemperature } from '$lib/core/units/index.js';
+import type { UnitChoice } from '$lib/core/units/index.js';
+
+/** Days a room is warm on average if its place does not say. Common practice, no source. */
+const ROOM_C = 16;
+const nights = (units: UnitChoice) => (c: number) => sayTemperature(c, units);
+
+export function outdoorsOf(w: RoundWorld): Outdoors[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '');
+	const planted = (id: string | null) => ['bed', 'hedge', 'slope', 'nursery_row'].includes(place.get(id ?? '')?.kind ?? '');
+	const thing = (kind: Kind) => ({ limitC: kind.winter.limit_c, hardyC: kind.hardiness_c.v, name: kind.common });
+	const found: Outdoors[] = [];
+	for (const b of w.batches) {
+		const kind = w.kinds.get(b.kindId);
+		if (!kind || b.status !== 'growing' || !out(b.placeId) || inHand(b) === 0) continue;
+		found.push({ id: b.id, what: 'batch', placeId: b.placeId, count: inHand(b), movable: !planted(b.placeId), ...thing(kind) });
+	}
+	for (const s of w.stocks) {
+		const kind = w.kinds.get(s.kind_id);
+		if (!kind || s.gone_on || !out(s.place_id)) continue;
+		// Tender stock in a bed is lifted: it is carried in all the same.
+		found.push({ id: s.id, what: 'stock', placeId: s.place_id, count: s.count, movable: true, ...thing(kind) });
+	}
+	return found;
+}
+
+/** Tender enough that this garden's winter would take it: what bears the winter stays out. */
+const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;
+
+export const TRIGGER_TITLES: Record<Trigger['kind'], (count: number, litres?: number) => string> = {
+	shelter: (n) => `Bring in ${n} pot${n === 1 ? '' : 's'}`,
+	cover: (n) => `Cover ${n} for the night`,
+	harden: (n) => `Harden off ${n}`,
+	heat: (n) => `Shade and mist ${n}`,
+	'damp-days': () => 'Dull, damp days',
+	'rain-ahead': (n) => `Strike ${n} in place today`
+};
+
+export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
+	const { season, garden } = w;
+	const all = outdoorsOf(w);
+	const { rc, climate } = garden.base;
+	const room = w.places.filter(
+		(p) => !p.closed && (p.kind === 'sill' || p.kind === 'lit_shelf') && p.low_c !== null && p.high_c !== null
+	);
+	const indoorsC = room.length ? room.reduce((s, p) => s + (p.low_c! + p.high_c!) / 2, 0) / room.length : ROOM_C;
+	const doy = closestDay(rc.normals, rc.middle, indoorsC);
+	const say = nights(garden.units);
+	const soft = all.filter((o) => tender(o, climate.coldestC));
+	const unrooted = all.filter((o) => o.what === 'batch' && w.batches.some((b) => b.id === o.id && b.unrooted > 0));
+	const found = [
+		...bringIn(soft, day, day + HORIZON, season.sky, doy === null ? null : onOrAfter(day - 30, doy), say),
+		...coverTonight(
+			all.filter((o) => !tender(o, climate.coldestC) && o.limitC > -15 && o.what === 'batch'),
+			day,
+			season.sky,
+			say
+		),
+		...heatAhead(unrooted, day, season.sky, say)
+	];
+	const inside = w.batches.flatMap((b) => {
+		const kind = w.kinds.get(b.kindId);
+		const way = wayIn(kind, b.wayId);
+		const at = w.places.find((p) => p.id === b.placeId);
+		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
+		const plant = batchTasks(b, kind, way, day, day + HORIZON, climate).find((t) => t.kind === 'plant');
+		if (!plant) return [];
+		return [
+			{
+				id: b.id,
+				what: 'batch' as const,
+				placeId: b.placeId,
+				count: b.potted + b.rooted,
+				limitC: kind.winter.limit_c,
+				hardyC: kind.hardiness_c.v,
+				movable: true,
+				name: kind.common,
+				plantOn: Math.max(plant.from, day)
+			}
+		];
+	});
+	found.push(...hardenOff(inside, day, day + WEEK, season.sky, say));
+	const rain = rainTomorrow(day, season.sky);
+	const inPlace = w.batches.filter((b) => {
+		const way = wayIn(w.kinds.get(b.kindId), b.wayId);
+		return b.status === 'planned' && way?.way === 'in-place' && Math.abs(dayNumber(b.plannedOn!) - day) <= 14;
+	});
+	if (rain !== null && rain >= 0.6 && inPlace.length)
+		found.push({
+			key: `rain-ahead:${day}`,
+			kind: 'rain-ahead',
+			from: day,
+			by: day,
+			chance: rain,
+			placeId: inPlace[0]!.placeId,
+			targets: inPlace.map((b) => b.id),
+			count: inPlace.reduce((s, b) => s + b.plannedCount, 0),
+			minutes: 0,
+			say: `Rain tomorrow, ${Math.round(rain * 10)} in 10: what is struck today is watered in.`,
+			ifNeedless: 'a can of water',
+			ifMissed: 'wait for the next rain'
+		});
+	// Done, skipped or put off for all that it touches: it does not ask again until then.
+	return found.filter((t) => !t.targets.every((id) => rests(t, w.marks(t.kind, id), day)));
+}
+
+const rests = (t: Trigger, mark: Mark | undefined, day: DayNumber): boolean =>
+	mark !== undefined &&
+	((mark.done !== null && mark.done >= (t.kind === 'shelter' ? t.from - 30 : Math.min(t.from, day))) ||
+		asksFrom(t.kind, day, mark) > day);

@@ -1,0 +1,88 @@
+/** All that the round looks at, fetched once. */
+import { kindsOf, recordOf, wayIn } from './context.js';
+import type { Garden, RecordOf } from './context.js';
+import { database } from './db.js';
+import { rootingOf, ROOTING_DAYS } from './rooting.js';
+import type { ReadingsOf, RootingView } from './rooting.js';
+import { seasonOf } from './season.js';
+import type { Season } from './season.js';
+import * as care from './store/care.js';
+import * as state from './store/state.js';
+import { readingsSince } from './store/weather.js';
+import { addDays, dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import type { Mark, Marks } from '$lib/core/round/marks.js';
+
+export const SHELTERED = new Set(['sill', 'lit_shelf', 'frame', 'garage']);
+export const WEEK = 6;
+/** Farther ahead than this the round only tells what is coming. */
+export const HORIZON = 60;
+
+export interface RoundWorld {
+	garden: Garden;
+	season: Season;
+	kinds: Map<string, Kind>;
+	places: state.PlaceRow[];
+	batches: Batch[];
+	stocks: state.StockRow[];
+	wants: state.WantRow[];
+	marks: Marks;
+	record: RecordOf;
+	readings: Map<string, ReadingsOf>;
+}
+
+export async function roundWorld(garden: Garden): Promise<RoundWorld> {
+	const db = database();
+	const [season, kinds, places, batches, stocks, wants, cares, readings] = await Promise.all([
+		seasonOf(garden),
+		kindsOf(garden),
+		state.places(db, garden.id),
+		state.batches(db, garden.id, ['planned', 'growing']),
+		state.stocks(db, garden.id),
+		state.wants(db, garden.id),
+		care.cares(db, garden.id),
+		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS))
+	]);
+	const marks = new Map<string, Mark>();
+	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
+	const later = (a: DayNumber | null, b: DayNumber | null) => (a === null ? b : b === null ? a : Math.max(a, b));
+	for (const row of cares)
+		for (const [target, m] of Object.entries(row.marks)) {
+			const key = `${row.care} ${target}`;
+			const before = marks.get(key);
+			// A batch that was moved has marks at both its places: the later ones hold.
+			marks.set(key, {
+				done: later(before?.done ?? null, day(m.done)),
+				skipped: later(before?.skipped ?? null, day(m.skipped)),
+				until: later(before?.until ?? null, day(m.until))
+			});
+		}
+	const record = await recordOf(
+		garden.id,
+		batches.map((b) => b.kindId)
+	);
+	return {
+		garden,
+		season,
+		kinds,
+		places,
+		batches,
+		stocks,
+		wants,
+		record,
+		readings,
+		marks: (work, target) => marks.get(`${work} ${target}`)
+	};
+}
+
+/** What is known of a batch's roots: looks, warmth, odds. */
+export function rootingIn(w: RoundWorld, b: Batch): RootingView | null {
+	const kind = w.kinds.get(b.kindId);
+	const profile = wayIn(kind, b.wayId);
+	if (!kind || !profile) return null;
+	const place = w.places.find((p) => p.id === b.placeId);
+	const others = w.record.of(b.kindId, b.wayId, b.seen);
+	return rootingOf(w.garden, b, kind, profile, others, place, w.readings.get(b.placeId ?? ''), w.season.sky, false);
+}
