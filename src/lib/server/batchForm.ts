@@ -10,5 +10,6 @@ export const strikeFields = (f: Fields) => ({
 		wound: f.flag('wound'),
 		cover: f.text('cover')
 	},
-	container: f.text('container')
+	container: f.text('container'),
+	foretold: f.number('foretold')
 });

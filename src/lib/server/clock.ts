@@ -10,3 +10,6 @@ export function today(timeZone: string): IsoDate {
 	if (pinned && isIsoDate(pinned)) return pinned;
 	return dateIn(timeZone, Date.now());
 }
+
+/** The instant now, for clocks that run by minutes. */
+export const instantNow = (): string => new Date().toISOString();

@@ -33,6 +33,16 @@ export class Fields {
 		const text = this.text(name).trim().replace(/\s/g, '').replace('−', '-').replace(',', '.');
 		return text === '' ? null : /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : Number.NaN;
 	}
+	/** null when blank; NaN, which no schema takes, when it is no JSON. */
+	json(name: string): unknown {
+		const text = this.text(name);
+		if (text === '') return null;
+		try {
+			return JSON.parse(text) as unknown;
+		} catch {
+			return Number.NaN;
+		}
+	}
 	flag(name: string): boolean {
 		return ['on', 'true', '1'].includes(this.text(name));
 	}

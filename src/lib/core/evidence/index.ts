@@ -1,2 +1,3 @@
 export * from './evidence.js';
 export * from './looks.js';
+export * from './trial.js';

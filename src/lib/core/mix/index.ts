@@ -1,3 +1,5 @@
 export * from './hormone.js';
 export * from './mixing.js';
 export * from './vessel.js';
+export * from './prepare.js';
+export * from './readMix.js';

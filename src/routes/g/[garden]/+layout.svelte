@@ -10,6 +10,7 @@
 	import Search from '@lucide/svelte/icons/search';
 	import Settings from '@lucide/svelte/icons/settings';
 	import Undo from '@lucide/svelte/icons/undo-2';
+	import Clocks from '$lib/ui/Clocks.svelte';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
 	import { toast } from '$lib/ui/toast.svelte.js';
@@ -91,6 +92,8 @@
 	windows={page.data.stripWindows ?? []}
 	{base}
 />
+
+<Clocks clocks={data.clocks} now={data.now} {base} />
 
 <main id="content" class="mx-auto max-w-[1240px] px-4 pt-6 pb-40 md:pb-24">
 	{@render children()}

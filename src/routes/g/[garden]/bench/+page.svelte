@@ -30,7 +30,12 @@
 				: ', if all goes as usual.'}
 		</p>
 	</div>
-	<a class="act" href="{base}/bench/new">Strike without a plan</a>
+	<p class="flex flex-wrap gap-2">
+		<a class="act" href="{base}/mix">Mix and shopping</a><a class="act" href="{base}/labels">Labels</a><a
+			class="act"
+			href="{base}/bench/new">Strike without a plan</a
+		>
+	</p>
 </div>
 {#if data.living.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
@@ -56,6 +61,7 @@
 				<div>
 					{#if data.isToday}
 						<PieceBar batch={b} />
+						{#if b.rooting}<p class="font-semibold first-letter:uppercase">{b.rooting.word}</p>{/if}
 					{:else}
 						<p>
 							<span class="font-head text-2xl font-semibold">{Math.round(b.expected.pieces)}</span>

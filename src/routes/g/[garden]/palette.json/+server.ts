@@ -22,6 +22,8 @@ export const GET: RequestHandler = async ({ params }) => {
 		const name = (id: string) => kinds.get(id)?.common ?? id;
 		const items = [
 			...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),
+			{ title: 'Mix and shopping', what: 'screen', href: `${base}/mix` },
+			{ title: 'Labels', what: 'screen', href: `${base}/labels` },
 			{ title: 'Garden settings and places', what: 'screen', href: `${base}/settings` },
 			...batches.map((b) => ({
 				title: `${b.code} ${name(b.kindId)}`,

@@ -25,7 +25,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const db = database();
 		const row = await state.batchById(db, garden.id, params.batch);
 		if (!row) error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
-		const [batch] = await batchViews(garden, day, [row]);
+		const [batch] = await batchViews(garden, day, [row], true);
 		const kind = (await kindsOf(garden)).get(row.kindId)!;
 		const profile = wayIn(kind, row.wayId)!;
 		const way = handbook().ways.get(profile.way)!;
@@ -77,7 +77,19 @@ export const load: PageServerLoad = async ({ params, url }) => {
 	});
 };
 
-type Verb = 'struck' | 'checked' | 'potted' | 'moved' | 'split' | 'wintered' | 'planted' | 'given' | 'lost' | 'kept' | 'dropped';
+type Verb =
+	| 'struck'
+	| 'checked'
+	| 'laid-out'
+	| 'potted'
+	| 'moved'
+	| 'split'
+	| 'wintered'
+	| 'planted'
+	| 'given'
+	| 'lost'
+	| 'kept'
+	| 'dropped';
 
 /** From a form's fields to the acts of one doing. */
 function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: string; note: string }): Act[] {
@@ -107,8 +119,21 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 			return [
 				act('batch.checked', {
 					alive: f.number('alive') ?? Number.NaN,
-					rooted: f.number('rooted'),
-					sign: f.text('sign') || 'none'
+					// A count of roots where nobody looked for them would teach what was not seen.
+					rooted: b.unrooted === 0 || f.flag('looked_at_roots') ? f.number('rooted') : null,
+					sign: f.text('sign') || 'none',
+					looked: f.text('sign') === 'none' ? null : f.number('looked'),
+					showing: f.text('sign') === 'none' ? null : f.number('showing'),
+					cells: f.json('cells')
+				})
+			];
+		case 'laid-out':
+			return [
+				act('batch.laid-out', {
+					rows: f.number('rows') ?? Number.NaN,
+					columns: f.number('columns') ?? Number.NaN,
+					groups: f.json('groups') ?? [],
+					of: f.json('of') ?? []
 				})
 			];
 		case 'potted':
@@ -185,6 +210,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 const SAID: Record<Verb, (b: Batch, f: Fields) => string> = {
 	struck: (b, f) => `Struck ${f.text('struck')}: ${b.code}.`,
 	checked: (b, f) => `${b.code}: ${f.text('alive')} alive${f.text('rooted') ? `, ${f.text('rooted')} rooted` : ''}.`,
+	'laid-out': (b) => `${b.code} is laid out.`,
 	potted: (b, f) => `${b.code}: ${f.text('count')} potted.`,
 	moved: (b) => `${b.code} moved.`,
 	split: (b, f) => `${f.text('count')} split off ${b.code}.`,

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { sayDate, isoOf } from '$lib/core/dates.js';
+	import { dayNumber, sayDate, isoOf } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayLengthRange } from '$lib/core/units/index.js';
@@ -12,6 +12,8 @@
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
 	import { plural, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import { undoEntry } from '$lib/ui/undo.js';
+	import RootingPanel from './RootingPanel.svelte';
+	import TrayPanel from './TrayPanel.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -49,12 +51,17 @@
 	let alive = $state(0);
 	let rooted = $state(0);
 	let count = $state(1);
+	let lookedAtRoots = $state(true);
+	let showing = $state(1);
+	let looked = $state(1);
 
 	function open(v: Verb | null) {
 		verb = v;
 		if (v === 'potted') count = Math.max(1, b.rooted || b.unrooted || b.inHand);
 		else if (v === 'planted') count = Math.max(1, b.potted || b.rooted || b.inHand);
 		else count = 1;
+		lookedAtRoots = true;
+		showing = looked = Math.max(1, b.unrooted);
 	}
 	// The form asked for by the address opens once, not again with every new count.
 	let arrived = '';
@@ -99,7 +106,7 @@
 			{#if data.want}· for <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
 		</p>
 	</div>
-	<a class="act" href="{base}/bench/{b.id}/label">Label</a>
+	<a class="act" href="{base}/labels?codes={b.code}">Label</a>
 </div>
 
 <div class="mt-5 grid gap-10 md:grid-cols-[1.35fr_1fr]">
@@ -129,6 +136,9 @@
 					>
 				</p>
 				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
+			{/if}
+			{#if b.rooting && data.isToday && b.struckOn}
+				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} />
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
@@ -202,7 +212,23 @@
 								hint="{b.inHand} at the last count. What is missing counts as lost."
 							/>
 							{#if b.unrooted > 0}
-								<Stepper label="Of these rooted" name="rooted" bind:value={rooted} max={b.inHand} hint={data.way.signs} />
+								<div class="flex min-h-11 items-center gap-3">
+									<input
+										id="looked"
+										type="checkbox"
+										name="looked_at_roots"
+										bind:checked={lookedAtRoots}
+										class="h-6 w-6 border-ink text-bottle"
+									/>
+									<label for="looked">I looked for roots, so none seen means none yet</label>
+								</div>
+								{#if lookedAtRoots}<Stepper
+										label="Of these rooted"
+										name="rooted"
+										bind:value={rooted}
+										max={b.inHand}
+										hint={data.way.signs}
+									/>{/if}
 							{/if}
 							<SelectField
 								label="Sign seen"
@@ -210,6 +236,12 @@
 								value="none"
 								items={SIGNS.map((s) => ({ value: s, name: s === 'none' ? 'none in particular' : s }))}
 							/>
+							{#if b.unrooted > 0 && !lookedAtRoots}
+								<div class="grid gap-4 sm:grid-cols-2">
+									<Stepper label="Showing it" name="showing" bind:value={showing} max={b.inHand} />
+									<Stepper label="Of so many looked at" name="looked" bind:value={looked} min={1} max={b.inHand} />
+								</div>
+							{/if}
 						{:else if verb === 'potted'}
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
 							<Field label="Into" name="container" value={data.potIn} maxlength={80} />
@@ -274,6 +306,10 @@
 			</div>
 		{/if}
 
+		{#if b.tray || (b.status === 'growing' && b.unrooted + b.rooted > 1)}
+			<TrayPanel batch={b} today={data.garden.today} inHand={b.inHand} />
+		{/if}
+
 		<section class="mt-8">
 			<h2 class="border-b border-ink pb-1">What happened</h2>
 			<ol class="ruled">
@@ -321,6 +357,7 @@
 			<ol class="mt-2 list-decimal space-y-1 pl-5">
 				{#each data.way.how as step (step)}<li>{step}</li>{/each}
 			</ol>
+			<p class="mt-2"><a href="{base}/guide/{b.kindId}/{b.wayId}">The cut drawn to scale, step by step</a></p>
 			<p class="mt-2"><strong>Signs:</strong> {data.way.signs}</p>
 			<p class="mt-1"><strong>Then:</strong> {data.way.then}</p>
 			<p class="note mt-1">

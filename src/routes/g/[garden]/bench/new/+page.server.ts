@@ -9,6 +9,8 @@ import { stockViews } from '$lib/server/stock.js';
 import * as state from '$lib/server/store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 
+const whole = (text: string | null): number | null => (text && /^[1-9]\d{0,3}$/.test(text) ? Number(text) : null);
+
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
 	return guarded(async () => {
@@ -39,7 +41,10 @@ export const load: PageServerLoad = async ({ params, url }) => {
 				})
 			})),
 			places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
-			stock: url.searchParams.get('stock') ?? ''
+			stock: url.searchParams.get('stock') ?? '',
+			way: url.searchParams.get('way') ?? '',
+			count: whole(url.searchParams.get('count')),
+			foretold: whole(url.searchParams.get('foretold'))
 		};
 	});
 };

@@ -5,7 +5,8 @@
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	let stockId = $derived(data.stock);
-	let wayId = $state('');
+	// svelte-ignore state_referenced_locally
+	let wayId = $state(data.way);
 	const stock = $derived(data.stocks.find((s) => s.id === stockId));
 	const way = $derived(stock?.ways.find((w) => w.id === wayId) ?? stock?.ways[0]);
 	$effect(() => {
@@ -43,9 +44,10 @@
 						}))}
 						hint="This plant gives about {way.gives} that way now."
 					/>
+					{#if data.foretold && way.id === data.way}<input type="hidden" name="foretold" value={data.foretold} />{/if}
 					{#key stockId + way.id}
 						<StrikeFields
-							count={Math.max(1, Math.min(way.gives, 12))}
+							count={data.count && way.id === data.way ? data.count : Math.max(1, Math.min(way.gives, 12))}
 							places={data.places}
 							placeId={null}
 							{way}

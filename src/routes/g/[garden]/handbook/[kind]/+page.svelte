@@ -118,6 +118,7 @@
 		<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
 			<div>
 				<h2>{w.name}</h2>
+				<a class="act" href="{base}/guide/{k.id}/{w.id}">How to cut, step by step</a>
 				<p class="note">{w.window.say}</p>
 				{#if w.window.next}
 					{@const n = w.window.next}

@@ -48,6 +48,7 @@
 		</ul>
 		<p class="mt-4 flex flex-wrap gap-3">
 			<a class="act act-main" href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</a>
+			<a class="act" href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</a>
 			<a class="act" href="{base}/bench/new?stock={s.id}">Strike now, without a plan</a>
 		</p>
 		{#each data.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">

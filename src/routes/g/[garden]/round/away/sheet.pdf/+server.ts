@@ -1,21 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import type { RequestHandler } from './$types';
 import { dayNumber, sayDate } from '$lib/core/dates.js';
 import { awaySheetPdf } from '$lib/formats/awaySheet.js';
 import { awayPlan } from '$lib/server/away.js';
 import { awaySpan } from '$lib/server/awaySpan.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
-import { home } from '$lib/server/handbook.js';
-
-/** Our own type on paper too, if it lies where the packages are. */
-function fonts() {
-	const folder = join(home(), 'node_modules', '@fontsource', 'atkinson-hyperlegible', 'files');
-	const text = join(folder, 'atkinson-hyperlegible-latin-400-normal.woff');
-	const bold = join(folder, 'atkinson-hyperlegible-latin-700-normal.woff');
-	return existsSync(text) && existsSync(bold) ? { text, bold } : null;
-}
+import { paperFonts } from '$lib/server/fonts.js';
 
 export const GET: RequestHandler = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
@@ -27,7 +17,7 @@ export const GET: RequestHandler = async ({ params, url }) => {
 		garden: garden.data.name,
 		span: `${sayDate(from)} to ${sayDate(to)}`,
 		rows: away.rows,
-		fonts: fonts()
+		fonts: paperFonts()
 	});
 	return new Response(new Uint8Array(pdf), {
 		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${garden.slug}-away.pdf"` }

@@ -1,0 +1,73 @@
+/** From batches to what is filled, wetted and bought. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { parse } from 'yaml';
+import { describe, expect, it } from 'vitest';
+import { fill, prepare, readMix } from './index.js';
+import type { Filling, Material } from './index.js';
+
+const pot: Filling = {
+	id: 'a',
+	pieces: 20,
+	spreadCm: 5,
+	vessel: { shape: 'round', topCm: 13, baseCm: 9, heightCm: 11.5 },
+	how: 'rim',
+	mix: { parts: [{ material: 'multi', parts: 1 }], shrinkage: 0 }
+};
+const materials = new Map<string, Material>([
+	['multi', { id: 'multi', name: 'multi-purpose', bags: [{ litres: 10, price: 4 }], water: 0.3, fine: false }],
+	['soil', { id: 'soil', name: 'garden soil', bags: [], water: 0.2, fine: true }]
+]);
+
+describe('preparing', () => {
+	it('six round a 13 cm pot: twenty pieces want four pots', () => {
+		expect(fill(pot)).toMatchObject({ each: 6, vessels: 4 });
+		expect(fill({ ...pot, how: 'alone' }).vessels).toBe(20);
+		expect(fill({ ...pot, vessel: null })).toMatchObject({ vessels: 0, litres: 0 });
+	});
+	it('adds up over batches, takes off what is on the shelf, buys the rest', () => {
+		const one = prepare([pot], materials, new Map());
+		const two = prepare([pot, { ...pot, id: 'b' }], materials, new Map());
+		expect(two.materials[0]!.litres).toBeCloseTo(2 * one.materials[0]!.litres, 9);
+		expect(two.water).toBeCloseTo(two.materials[0]!.litres * 0.3, 9);
+		const shelved = prepare([pot], materials, new Map([['multi', 100]]));
+		expect(shelved.cost).toBe(0);
+		expect(one.materials[0]!.buy.litres).toBeGreaterThanOrEqual(one.materials[0]!.litres);
+	});
+	it('what cannot be bought is said to be short', () => {
+		const soil = prepare([{ ...pot, mix: { parts: [{ material: 'soil', parts: 1 }], shrinkage: 0 } }], materials, new Map());
+		expect(soil.materials[0]!.short).toBeGreaterThan(3);
+		expect(soil.materials[0]!.buy.bags).toEqual([]);
+	});
+	it('jars take water and no mix', () => {
+		const jars = prepare([{ ...pot, vessel: { shape: 'jar', acrossCm: 9, waterCm: 8 }, mix: null }], materials, new Map());
+		expect(jars.materials).toEqual([]);
+		expect(jars.water).toBeGreaterThan(0.5);
+	});
+});
+
+describe('mixes as they are written', () => {
+	it('are read into parts (common practice, no source)', () => {
+		expect(readMix('2 multi-purpose : 1 medium vermiculite')!.parts).toEqual([
+			{ material: 'multi', parts: 2 },
+			{ material: 'vermiculite', parts: 1 }
+		]);
+		expect(readMix('1 peat substitute : 1 perlite')!.parts.map((p) => p.material)).toEqual(['substitute', 'perlite']);
+		expect(readMix('1 used multi-purpose : 1 sharp grit')!.parts.map((p) => p.material)).toEqual(['used', 'grit']);
+		expect(readMix('2 garden soil : 1 rice hull')!.parts.map((p) => p.material)).toEqual(['soil', 'hull']);
+		expect(readMix('multi-purpose with a third of grit')!.parts).toEqual([
+			{ material: 'multi', parts: 2 },
+			{ material: 'grit', parts: 1 }
+		]);
+		expect(readMix('water')).toBeNull();
+		expect(readMix('nursery row or deep pot')).toBeNull();
+		expect(readMix('moon dust')).toBeNull();
+	});
+	it('every medium of the handbook is either read or is water or ground', () => {
+		for (const file of readdirSync('handbook/kinds')) {
+			const kind = parse(readFileSync(`handbook/kinds/${file}`, 'utf8')) as { ways: { medium: string }[] };
+			for (const w of kind.ways)
+				if (!/^water|row|where it is|weed-free|rhizome/i.test(w.medium))
+					expect(readMix(w.medium), `${file}: ${w.medium}`).not.toBeNull();
+		}
+	});
+});

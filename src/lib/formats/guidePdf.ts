@@ -1,0 +1,53 @@
+/** The cut guide on one page: the drawing, the steps, nothing else. */
+import type { Drawing } from '$lib/core/draw/shapes.js';
+import type { Step } from '$lib/core/draw/steps.js';
+import { drawInto, INK, makePdf } from './pdf.js';
+import type { Type } from './pdf.js';
+
+const MARGIN = 44;
+const LEAST_SIZE = 7;
+
+export interface GuidePage {
+	title: string;
+	botanical: string;
+	garden: string;
+	drawing: Drawing;
+	steps: Step[];
+	paper: 'A4' | 'LETTER';
+	fonts: Type | null;
+}
+
+export function guidePdf(g: GuidePage): Promise<Buffer> {
+	return makePdf({ size: g.paper, margin: MARGIN, info: { Title: g.title } }, g.fonts, (doc, type) => {
+		const width = doc.page.width - 2 * MARGIN;
+		doc.font(type.bold).fontSize(20).fillColor(INK).text(g.title, MARGIN, MARGIN, { width });
+		doc.font(type.text).fontSize(11).text(`${g.botanical} · ${g.garden}`).moveDown(0.6);
+		const top = doc.y;
+		const height = drawInto(doc, type, g.drawing, MARGIN, top, width, 270);
+		const room = doc.page.height - MARGIN - (top + height + 14);
+		// However long the words are, they stay on the one page: smaller rather than cut off.
+		let size = 11.5;
+		const tall = () =>
+			g.steps.reduce(
+				(sum, s, i) =>
+					sum +
+					doc
+						.font(type.text)
+						.fontSize(size)
+						.heightOfString(`${i + 1}  ${s.title}. ${s.say}`, { width }) +
+					size * 0.4,
+				0
+			);
+		while (size > LEAST_SIZE && tall() > room) size -= 0.5;
+		let y = top + height + 14;
+		for (const [i, s] of g.steps.entries()) {
+			doc
+				.font(type.bold)
+				.fontSize(size)
+				.fillColor(s.caution ? '#9b2335' : INK)
+				.text(`${i + 1}  ${s.title}. `, MARGIN, y, { width, continued: true });
+			doc.font(type.text).fillColor(INK).text(s.say);
+			y = doc.y + size * 0.4;
+		}
+	});
+}

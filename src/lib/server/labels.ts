@@ -1,0 +1,53 @@
+/** Labels of batches: what stands on them. */
+import { kindsOf } from './context.js';
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import { handbook } from './handbook.js';
+import * as state from './store/state.js';
+import { sayDate } from '$lib/core/dates.js';
+import { botanicalName } from '$lib/core/handbook/schema.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import type { Label } from '$lib/formats/labels.js';
+
+/** Address that a label's QR code opens: one step to the batch's quick log. */
+export const codeAddress = (origin: string, slug: string, code: string): string => `${origin}/g/${slug}/c/${code}`;
+
+export async function labelOf(garden: Garden, b: Batch, origin: string): Promise<Label> {
+	const kind = (await kindsOf(garden)).get(b.kindId);
+	const profile = kind?.ways.find((w) => w.id === b.wayId);
+	const way = profile ? (handbook().ways.get(profile.way)?.name ?? '') : '';
+	const on = b.struckOn ?? b.plannedOn;
+	return {
+		code: b.code,
+		qr: codeAddress(origin, garden.slug, b.code),
+		name: kind?.common ?? b.kindId,
+		botanical: kind ? botanicalName(kind) : '',
+		line: [way, String(b.struckOn ? b.struck : b.plannedCount), on ? `${b.struckOn ? '' : 'for '}${sayDate(on)}` : '']
+			.filter(Boolean)
+			.join(' · ')
+	};
+}
+
+export const MOST_LABELS = 1000;
+
+/** "32T-V:4,33A-K" to labels, each as often as asked. What is not a code of this garden is told. */
+export async function labelsFor(garden: Garden, asked: string, origin: string): Promise<{ labels: Label[]; unknown: string[] }> {
+	const labels: Label[] = [];
+	const unknown: string[] = [];
+	for (const part of asked
+		.split(',')
+		.map((p) => p.trim())
+		.filter(Boolean)
+		.slice(0, 200)) {
+		const [code, times] = part.split(':');
+		const b = await state.batchByCode(database(), garden.id, code!.toUpperCase());
+		if (!b) {
+			unknown.push(code!);
+			continue;
+		}
+		const n = Math.max(1, Math.min(MOST_LABELS, Number.parseInt(times ?? '1', 10) || 1));
+		const label = await labelOf(garden, b, origin);
+		for (let i = 0; i < n && labels.length < MOST_LABELS; i++) labels.push(label);
+	}
+	return { labels, unknown };
+}

@@ -1,0 +1,73 @@
+<script lang="ts">
+	/** Is it rooted yet? The answer in words, then the curve with its looks. */
+	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import type { RootingView } from '$lib/server/rooting.js';
+	import Chart from '$lib/ui/Chart.svelte';
+
+	interface Props {
+		rooting: RootingView;
+		today: number;
+		struck: number;
+	}
+	let { rooting: r, today, struck }: Props = $props();
+	const DAY = 86_400_000;
+	const say = (day: number) => sayDate(isoOf(day), false);
+	const title = $derived(
+		r.eighty === null
+			? 'Too cold there for roots'
+			: r.eighty <= today
+				? 'Most of those that will root should have by now'
+				: `Most of those that will root have by ${say(r.eighty)}`
+	);
+	const option = $derived({
+		grid: { left: 44, right: 16, top: 30, bottom: 28 },
+		tooltip: {
+			trigger: 'axis',
+			valueFormatter: (v: unknown) => (typeof v === 'number' ? `${Math.round(v / 5) * 5} %` : '')
+		},
+		xAxis: { type: 'time', minInterval: 7 * DAY, axisLabel: { hideOverlap: true, formatter: '{d} {MMM}' } },
+		yAxis: { type: 'value', min: 0, max: 100, interval: 25, axisLabel: { formatter: '{value} %' } },
+		series: [
+			{
+				name: 'rooted, of all struck',
+				type: 'line',
+				showSymbol: false,
+				areaStyle: { opacity: 0.12 },
+				data: r.curve.map((p) => [p.day * DAY, Math.round(p.share * 1000) / 10]),
+				markLine: {
+					symbol: 'none',
+					silent: true,
+					label: { fontSize: 13, formatter: '{b}' },
+					data: [
+						{ name: 'today', xAxis: today * DAY, lineStyle: { color: '#7a5f00', width: 2, type: 'solid' } },
+						...(r.look !== null && r.look > today
+							? [{ name: 'look', xAxis: r.look * DAY, lineStyle: { color: '#2f6690', type: 'dashed' } }]
+							: [])
+					]
+				}
+			},
+			{
+				name: 'counted',
+				type: 'line',
+				lineStyle: { width: 0 },
+				symbol: 'diamond',
+				symbolSize: 14,
+				itemStyle: { color: '#14261e' },
+				data: r.looks.map((l) => [l.day * DAY, Math.round(l.share * 1000) / 10])
+			}
+		]
+	});
+	const slow = $derived(r.pace > 1.12 ? 'slower than usual' : r.pace < 0.89 ? 'quicker than usual' : 'at the usual pace');
+</script>
+
+<section aria-label="Is it rooted yet?" class="mt-4 border-t-4 border-catkin pt-3">
+	<h2 class="font-head text-2xl font-semibold first-letter:uppercase">{r.word}</h2>
+	<p class="mt-1 max-w-prose text-lg" data-testid="rooting">{r.sentence}</p>
+	<div class="mt-3 max-w-xl"><Chart {title} {option} height={210} /></div>
+	<p class="note mt-1">
+		{today - struck} days since the strike; by the warmth there they count for {Math.round(r.warmth)} of the handbook’s.
+		{r.looks.length
+			? `Its own looks say: ${slow}. Diamonds are counts.`
+			: 'No roots have been counted yet: this is by the way’s odds and the warmth alone.'}
+	</p>
+</section>

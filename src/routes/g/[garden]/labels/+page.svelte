@@ -1,0 +1,157 @@
+<script lang="ts">
+	// Who: at the table after a day's striking, sheet in the printer. Question: which labels, how many, on what?
+	// Computed: sheets needed and where the first label falls. Biggest: how many labels on how many sheets.
+	// At 390 px: the list with its counts, then the sheet and its offsets.
+	import { sayDate } from '$lib/core/dates.js';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { untrack } from 'svelte';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	let rows = $state(untrack(() => data.batches.map((b) => ({ ...b }))));
+	let sheetId = $state(untrack(() => data.usual));
+	let skip = $state(0);
+	let right = $state(0);
+	let down = $state(0);
+	let lines = $state(true);
+	const sheet = $derived(data.sheets.find((s) => s.id === sheetId)!);
+	const chosen = $derived(rows.filter((r) => r.chosen));
+	const count = $derived(chosen.reduce((sum, r) => sum + Math.max(1, Math.min(500, Math.round(r.times || 1))), 0));
+	const perPage = $derived(sheet.across * sheet.down);
+	const pages = $derived(Math.ceil((count + Math.min(perPage - 1, skip || 0)) / perPage));
+	const picture = $derived(chosen[0] ? `${base}/labels/${chosen[0].code}.svg?sheet=${sheetId}` : null);
+	/** The label as PNG, 12 dots a mm. */
+	async function savePicture() {
+		const image = new Image();
+		image.src = picture!;
+		await image.decode();
+		const canvas = document.createElement('canvas');
+		canvas.width = sheet.width * 12;
+		canvas.height = sheet.height * 12;
+		canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
+		const a = document.createElement('a');
+		a.href = canvas.toDataURL('image/png');
+		a.download = `${chosen[0]!.code}.png`;
+		a.click();
+	}
+	const href = $derived(
+		`${base}/labels/sheet.pdf?${new URLSearchParams({
+			codes: chosen.map((r) => `${r.code}:${Math.max(1, Math.round(r.times || 1))}`).join(','),
+			sheet: sheetId,
+			skip: String(skip || 0),
+			right: String(right || 0),
+			down: String(down || 0),
+			lines: lines ? '1' : '0'
+		})}`
+	);
+</script>
+
+<svelte:head><title>Labels · {data.garden.name}</title></svelte:head>
+<h1>Labels</h1>
+<p class="mt-2" aria-live="polite">
+	<span class="figure">{count}</span>
+	<span class="unit">{count === 1 ? 'label' : 'labels'} on {pages} {pages === 1 ? 'sheet' : 'sheets'}</span>
+</p>
+<div class="mt-4 grid gap-10 md:grid-cols-[1.3fr_1fr]">
+	<section>
+		<h2 class="border-b border-ink pb-1">Batches</h2>
+		{#if rows.length === 0}<p class="mt-2">No batch is planned or growing.</p>{/if}
+		<ul class="ruled max-h-[60vh] overflow-y-auto">
+			{#each rows as r (r.code)}
+				<li class="flex min-h-14 items-center gap-3">
+					<label class="flex min-h-11 flex-1 items-center gap-3"
+						><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={r.chosen} />
+						<span
+							><span class="border border-ink px-1.5 font-mono">{r.code}</span>
+							{r.name} <span class="note">{r.status === 'planned' ? 'planned for' : 'struck'} {sayDate(r.on)}</span></span
+						></label
+					>
+					{#if r.chosen}<label class="flex items-center gap-2"
+							><span class="sr-only">How many for {r.code}</span><input
+								type="number"
+								min="1"
+								max="500"
+								class="box box-count"
+								bind:value={r.times}
+							/></label
+						>{/if}
+				</li>
+			{/each}
+		</ul>
+	</section>
+	<section class="flex flex-col gap-4">
+		<h2 class="border-b border-ink pb-1">Sheet</h2>
+		<SelectField
+			label="Kind of label"
+			name="sheet"
+			bind:value={sheetId}
+			items={data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : 'US Letter'})` }))}
+		/>
+		<div class="grid grid-cols-3 gap-3">
+			<label class="block"
+				><span class="block font-semibold">Used places</span><input
+					type="number"
+					min="0"
+					max={perPage - 1}
+					class="box"
+					bind:value={skip}
+				/></label
+			>
+			<label class="block"
+				><span class="block font-semibold">Right, mm</span><input
+					type="number"
+					min="-20"
+					max="20"
+					step="0.5"
+					class="box"
+					bind:value={right}
+				/></label
+			>
+			<label class="block"
+				><span class="block font-semibold">Down, mm</span><input
+					type="number"
+					min="-20"
+					max="20"
+					step="0.5"
+					class="box"
+					bind:value={down}
+				/></label
+			>
+		</div>
+		<p class="note">Used places are left free from the top left on. If your printer is off, shift all labels right or down.</p>
+		<svg
+			viewBox="0 0 {sheet.paper === 'A4' ? 210 : 215.9} {sheet.paper === 'A4' ? 297 : 279.4}"
+			class="max-h-72 w-fit border border-ink bg-white"
+			role="img"
+			aria-label="The sheet with its labels"
+		>
+			{#each { length: perPage } as _, i (i)}
+				{@const x = sheet.left + (i % sheet.across) * (sheet.width + sheet.gap_x) + (right || 0)}
+				{@const y = sheet.top + Math.floor(i / sheet.across) * (sheet.height + sheet.gap_y) + (down || 0)}
+				<rect
+					{x}
+					{y}
+					width={sheet.width}
+					height={sheet.height}
+					fill={i >= skip && i < skip + count ? '#cfe3d6' : '#fff'}
+					stroke="#4d6157"
+					stroke-width="0.6"
+				/>
+			{/each}
+		</svg>
+		{#if picture}
+			<figure>
+				<img data-testid="label" src={picture} alt="The label of {chosen[0]!.code}" class="max-w-full border border-ink" />
+				<figcaption class="note">
+					<button class="min-h-11 text-leaf underline underline-offset-4" onclick={savePicture}>Save this one as a picture</button
+					>
+				</figcaption>
+			</figure>
+		{/if}
+		<label class="flex min-h-11 items-center gap-3"
+			><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={lines} /> Hairlines to cut along</label
+		>
+		{#if count > 0}<a class="act act-main w-fit" {href}>Make the PDF</a>{:else}<p class="note">Choose a batch first.</p>{/if}
+		<p class="note">No printer? Pencil the code on a stick: typing it opens the batch too.</p>
+	</section>
+</div>

@@ -1,0 +1,298 @@
+<script lang="ts">
+	// Who: before the work, at the potting bench or about to drive to the shop. Question: what do I fill, mix and
+	// buy? Computed: vessels, litres, parts, bags, water, hormone. Biggest: how many of what to fill, and litres of
+	// each material. At 390 px: one column, the filling first, then the materials, then the hormone.
+	import { goto } from '$app/navigation';
+	import { sayDate } from '$lib/core/dates.js';
+	import { dilute, percentToMgL, SOAK } from '$lib/core/mix/hormone.js';
+	import { sayLength, sayVolume } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { startClock } from '$lib/ui/clocks.js';
+	import { money, plural } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const p = $derived(data.preparing);
+	const units = $derived(data.garden.units);
+	const volume = (l: number) =>
+		l < 0.95 ? (units.length === 'us' ? `${(l * 33.814).toFixed(0)} fl oz` : `${Math.round(l * 1000)} ml`) : sayVolume(l, units);
+	let kind = $derived(data.asked?.kind ?? '');
+	let way = $derived(data.asked?.way ?? '');
+	let n = $derived(data.asked?.n ?? 12);
+	let vessel = $derived(data.asked?.in ?? '');
+	const ways = $derived(data.kinds.find((k) => k.id === kind)?.ways ?? []);
+	const reckon = () => {
+		const q = new URLSearchParams({ kind, way: ways.some((w) => w.id === way) ? way : (ways[0]?.id ?? ''), n: String(n || 12) });
+		if (vessel) q.set('in', vessel);
+		void goto(`?${q}`, { noScroll: true, keepFocus: true });
+	};
+	// Thinning a liquid: C₁V₁ = C₂V₂.
+	let percent = $state(1);
+	let wanted = $state(1000);
+	let ml = $state(100);
+	const thinned = $derived(dilute(percentToMgL(percent), wanted, ml));
+	let shape = $state('round');
+	const MEASURES: Record<string, [string, string][]> = {
+		round: [
+			['topCm', 'Across the top'],
+			['baseCm', 'Across the base'],
+			['heightCm', 'Height']
+		],
+		square: [
+			['topCm', 'Side at the top'],
+			['baseCm', 'Side at the base'],
+			['heightCm', 'Height']
+		],
+		tray: [
+			['lengthCm', 'Length'],
+			['widthCm', 'Width'],
+			['heightCm', 'Height']
+		],
+		cells: [
+			['cells', 'Cells'],
+			['topCm', 'Cell, top'],
+			['baseCm', 'Cell, base'],
+			['heightCm', 'Height']
+		],
+		jar: [
+			['acrossCm', 'Across'],
+			['waterCm', 'Water depth']
+		]
+	};
+	const filled = $derived(p.rows.filter((r) => r.filled.vessels > 0));
+</script>
+
+<svelte:head><title>Mix and shopping · {data.garden.name}</title></svelte:head>
+<div class="flex flex-wrap items-end justify-between gap-4">
+	<div>
+		<h1>What to fill, mix and buy</h1>
+		<p class="text-faded">
+			{#if data.asked}For {plural(n, p.rows[0]?.piece ?? ['piece', 'pieces'])} of {p.rows[0]?.kindName}.{:else}For {p.rows.length} planned
+				{p.rows.length === 1 ? 'batch' : 'batches'}.{/if}
+		</p>
+	</div>
+	{#if !data.asked}<p class="flex flex-wrap gap-2">
+			{#each [['day', 'Tomorrow'], ['week', 'This week'], ['season', 'This season']] as const as [id, name] (id)}<a
+					class="act {data.span === id ? 'act-main' : ''}"
+					aria-current={data.span === id ? 'true' : undefined}
+					href="?span={id}">{name}</a
+				>{/each}
+		</p>{:else}<a class="act" href="{base}/mix">All that is planned</a>{/if}
+</div>
+{#if p.rows.length === 0}
+	<p class="mt-6 max-w-prose border-t border-ink pt-4">
+		Nothing is planned in that time. Take a plan for a want, or reckon for any kind below.
+	</p>
+{/if}
+<div class="mt-6 grid gap-10 md:grid-cols-2">
+	<div>
+		{#if filled.length}
+			<h2 class="border-b border-ink pb-1">Fill</h2>
+			<ul class="ruled">
+				{#each filled as r (r.id)}
+					<li class="py-3">
+						<p class="flex flex-wrap items-baseline gap-x-3">
+							<span class="figure">{r.filled.vessels}</span><span class="text-lg">× {r.filling.vesselName}</span>
+							<span class="text-faded">{volume(r.filled.litres)} of {r.filling.vessel?.shape === 'jar' ? 'water' : r.medium}</span
+							>
+						</p>
+						<p class="note">
+							{r.code ?? r.kindName}
+							{r.code ? r.kindName : ''}, {r.pieces}
+							{r.piece[1]}, {r.filled.each} to each, {sayLength(r.filling.spreadCm, units)} apart so that leaves do not touch{r.on
+								? ` · planned for ${sayDate(r.on)}`
+								: ''}
+						</p>
+						{#if !r.read && r.filling.vessel?.shape !== 'jar'}<p class="note">
+								This medium could not be read as parts: it is not in the list of materials.
+							</p>{/if}
+						{#each r.clocks.filter((c) => /tray/.test(c.say)) as c (c.say)}<button
+								class="act mt-1"
+								onclick={() => startClock(base, `${r.kindName}: ${c.say}`, c.minutes)}>{c.say}: start the clock</button
+							>{/each}
+					</li>
+				{/each}
+			</ul>
+		{/if}
+		{#if p.materials.length}
+			<h2 class="mt-6 border-b border-ink pb-1">Mix</h2>
+			<table class="w-full">
+				<thead
+					><tr class="border-b border-rule text-left"
+						><th class="py-1">Material</th><th class="text-right">Needed</th><th class="text-right">At hand</th><th
+							class="text-right">Buy</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each p.materials as m (m.id)}
+						<tr class="border-b border-rule align-top">
+							<td class="py-2">{m.name}</td>
+							<td class="text-right text-lg font-semibold whitespace-nowrap">{volume(m.litres)}</td>
+							<td class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</td>
+							<td class="text-right">
+								{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
+										class="note block">{money(m.buy.cost, data.garden.currency)}</span
+									>{:else}{volume(m.short)} to be found{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			<p class="note mt-1">
+				Shrinkage is allowed for: fines fall between coarse grains. Wet dry mixes before you stir them, and do not breathe the
+				dust: potting mixes can carry Legionella.
+			</p>
+		{/if}
+		{#if p.rows.length}
+			<p class="mt-3 text-lg">Water to bring: <strong>{volume(p.water)}</strong>.</p>
+			<p class="mt-1 text-lg">
+				To buy: <strong>{money(p.cost, data.garden.currency)}</strong>; as many plants bought ready would cost about
+				<strong>{money(p.bought, data.garden.currency)}</strong>.
+				<span class="note block">Prices are guesses in the handbook until you set your own.</span>
+			</p>
+		{/if}
+	</div>
+	<div class="flex flex-col gap-6">
+		<section>
+			<h2 class="border-b border-ink pb-1">Hormone</h2>
+			{#each p.rows.filter((r) => r.hormone) as r (r.id)}
+				<p class="mt-2">
+					<strong>{r.code ?? r.kindName}</strong>: powder of {r.hormone!.powder} %, tip out about {r.hormone!.grams < 1
+						? 'a knife tip'
+						: `${Math.ceil(r.hormone!.grams)} g`}; or a quick dip of
+					{r.hormone!.dip[0].toLocaleString('en')}–{r.hormone!.dip[1].toLocaleString('en')} mg/L, {r.hormone!.dipMl} ml.
+				</p>
+			{:else}<p class="mt-2 text-faded">None is needed for these.</p>{/each}
+			<details class="mt-2" open={p.rows.some((r) => r.hormone)}>
+				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Thin a liquid</summary>
+				<div class="grid grid-cols-3 gap-3">
+					<label class="block"
+						><span class="block font-semibold">Bottle, %</span><input
+							class="box"
+							type="number"
+							min="0"
+							step="0.1"
+							bind:value={percent}
+						/></label
+					>
+					<label class="block"
+						><span class="block font-semibold">Wanted, mg/L</span><input
+							class="box"
+							type="number"
+							min="0"
+							step="100"
+							bind:value={wanted}
+						/></label
+					>
+					<label class="block"
+						><span class="block font-semibold">Make, ml</span><input
+							class="box"
+							type="number"
+							min="0"
+							step="10"
+							bind:value={ml}
+						/></label
+					>
+				</div>
+				{#if thinned.ok}<p class="mt-2 text-lg" data-testid="thinned">
+						<strong>{Math.round(thinned.value.concentrateMl * 10) / 10} ml</strong> of it and
+						<strong>{Math.round(thinned.value.waterMl * 10) / 10} ml</strong>
+						of water (1 to {Math.round(thinned.value.toOne * 10) / 10}).
+					</p>
+				{:else}<p role="alert" class="mt-2 text-madder">{thinned.problem.sentence}</p>{/if}
+				<p class="note">
+					1 % is 10,000 mg/L. A soak of {SOAK.hours} hours is far weaker: {SOAK.mgL[0]}–{SOAK.mgL[1]} mg/L. Strengths after Hartmann
+					and Kester, “Plant Propagation”, from memory. The label and local rules come first; gloves, no dust.
+				</p>
+			</details>
+		</section>
+		<section>
+			<h2 class="border-b border-ink pb-1">Reckon for any kind</h2>
+			<div class="mt-2 grid grid-cols-2 gap-3">
+				<div class="col-span-2">
+					<SelectField
+						label="Kind"
+						name="kind"
+						bind:value={kind}
+						placeholder="Choose a kind"
+						items={data.kinds.map((k) => ({ value: k.id, name: k.name }))}
+					/>
+				</div>
+				<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
+				<label class="block"
+					><span class="mb-1 block font-semibold">Pieces</span><input
+						class="box"
+						type="number"
+						min="1"
+						max="5000"
+						bind:value={n}
+					/></label
+				>
+				<div class="col-span-2">
+					<SelectField
+						label="In"
+						name="in"
+						bind:value={vessel}
+						items={[{ value: '', name: 'As the handbook has it' }, ...p.vessels.map((v) => ({ value: v.id, name: v.name }))]}
+					/>
+				</div>
+			</div>
+			<button class="act mt-3" onclick={reckon} disabled={!kind}>Reckon</button>
+		</section>
+		<details>
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">What is on the shelf</summary>
+			<EntryForm action="?/shelf" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
+				<SelectField
+					label="Material"
+					name="material"
+					value={p.shelf[0]!.id}
+					items={p.shelf.map((m) => ({
+						value: m.id,
+						name: `${m.name}${m.litres ? `, ${Math.round(m.litres * 10) / 10} L` : ''}`
+					}))}
+				/>
+				<Field label="Litres at hand" name="litres" numeric maxlength={10} />
+			</EntryForm>
+		</details>
+		<details>
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">A pot or tray of your own size</summary
+			>
+			<EntryForm action="?/vessel" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
+				<Field label="Name" name="name" maxlength={80} placeholder="blue window box" />
+				<SelectField
+					label="Shape"
+					name="shape"
+					bind:value={shape}
+					items={[
+						{ value: 'round', name: 'round pot' },
+						{ value: 'square', name: 'square pot' },
+						{ value: 'tray', name: 'tray or box' },
+						{ value: 'cells', name: 'tray of cells' },
+						{ value: 'jar', name: 'jar' }
+					]}
+				/>
+				<div class="grid grid-cols-2 gap-3">
+					{#each MEASURES[shape]! as [name, label] (name)}<Field
+							{label}
+							{name}
+							numeric
+							unit={name === 'cells' ? '' : units.length === 'us' ? 'in' : 'cm'}
+							maxlength={8}
+						/>{/each}
+				</div>
+				<p class="note">Inside measures.</p>
+			</EntryForm>
+		</details>
+		<details>
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Mixes and what they are for</summary>
+			<ul class="ruled">
+				{#each data.mixes as m (m.id)}<li class="py-2">
+						<strong>{m.name}</strong>: {m.for} <span class="note">shrinks by {Math.round(m.shrinkage * 100)} %</span>
+					</li>{/each}
+			</ul>
+		</details>
+	</div>
+</div>

@@ -1,0 +1,63 @@
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import type { PageServerLoad } from './$types';
+import { kindsOf, recordOf } from '$lib/server/context.js';
+import { database } from '$lib/server/db.js';
+import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { handbook } from '$lib/server/handbook.js';
+import { stockViews } from '$lib/server/stock.js';
+import * as state from '$lib/server/store/state.js';
+import { oddsFor } from '$lib/server/wants.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { cutOf } from '$lib/core/handbook/schema.js';
+import { learntFactor } from '$lib/core/material/foretold.js';
+import { meanOf } from '$lib/core/odds/beta.js';
+
+export const load: PageServerLoad = async ({ params }) => {
+	const garden = await gardenOr404(params.garden);
+	if (!z.uuid().safeParse(params.stock).success) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
+	return guarded(async () => {
+		const [stock] = await stockViews(garden, dayNumber(garden.today), params.stock);
+		if (!stock) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
+		const kind = (await kindsOf(garden)).get(stock.kind_id)!;
+		const record = await recordOf(garden.id, [kind.id]);
+		const taken = (await state.batchesFrom(database(), garden.id, [stock.id])).filter(
+			(b) => b.foretold !== null && b.struckOn !== null
+		);
+		return {
+			stock: {
+				id: stock.id,
+				name: [stock.kindName, stock.label].filter(Boolean).join(', '),
+				kindId: kind.id,
+				sizeCm: stock.size_cm,
+				ageYears: stock.age_years,
+				count: stock.count,
+				heightCm: kind.size.height_cm,
+				spacingCm: kind.size.spacing_cm,
+				may: stock.may
+			},
+			hazards: kind.hazards,
+			ways: kind.ways.map((w) => {
+				const way = handbook().ways.get(w.way)!;
+				const past = taken.filter((b) => b.wayId === w.id).map((b) => ({ code: b.code, foretold: b.foretold!, had: b.struck }));
+				const gives = stock.gives.find((g) => g.wayId === w.id)!;
+				const odds = oddsFor(kind, w.id, record.of(kind.id, w.id)).get(w.stages[0]!.to);
+				return {
+					id: w.id,
+					name: way.name,
+					piece: way.piece,
+					cut: cutOf(way, w),
+					chance: odds ? Math.min(0.97, meanOf(odds)) : w.stages[0]!.chance,
+					usual: w.gives,
+					now: gives.now,
+					open: gives.open,
+					opensOn: gives.opensOn,
+					fullAgainOn: gives.fullAgainOn,
+					recoverDays: w.gives.recover_days,
+					past,
+					factor: learntFactor(past)
+				};
+			})
+		};
+	});
+};

@@ -1,0 +1,95 @@
+<script lang="ts">
+	// Who: before the plant, secateurs in one hand, phone in the other. Question: what can I get from it, and where
+	// do I cut? Computed: the cuts that bring most rooted pieces. Biggest: how many pieces, how many will root, and
+	// the stem with its cuts. At 390 px: the number, the drawing (it scrolls sideways), then the measures.
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayLength } from '$lib/core/units/index.js';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import { page } from '$app/state';
+	import ClumpCuts from './ClumpCuts.svelte';
+	import OtherCuts from './OtherCuts.svelte';
+	import StemCuts from './StemCuts.svelte';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const s = $derived(data.stock);
+	let wayId = $derived(
+		data.ways.find((w) => w.id === page.url.searchParams.get('way'))?.id ?? data.ways.find((w) => w.open)?.id ?? data.ways[0]!.id
+	);
+	const w = $derived(data.ways.find((x) => x.id === wayId) ?? data.ways[0]!);
+	let pieces = $state(0);
+	let expected = $state(0);
+	const onresult = (p: number, e: number) => {
+		pieces = p;
+		expected = e;
+	};
+	const inches = $derived(data.garden.units.length === 'us');
+	const say = (cm: number) => sayLength(cm, data.garden.units);
+	const told = $derived(Math.max(0, Math.round(pieces * w.factor)));
+</script>
+
+<svelte:head><title>{s.name}: what it gives · {data.garden.name}</title></svelte:head>
+<p class="note"><a href="{base}/stock/{s.id}">{s.name}</a></p>
+<h1 class="mt-1">What {s.name} gives</h1>
+{#if s.may.may !== 'yes'}<p class="mt-2 border-l-4 {s.may.may === 'no' ? 'border-madder text-madder' : 'border-catkin'} px-3">
+		{s.may.sentence}
+	</p>{/if}
+<div class="mt-3 flex flex-wrap items-end gap-6">
+	<div class="w-72 max-w-full">
+		<SelectField
+			label="Way"
+			name="way"
+			bind:value={wayId}
+			items={data.ways.map((x) => ({ value: x.id, name: x.open ? x.name : `${x.name} (its window is shut)` }))}
+		/>
+	</div>
+	<p class="pb-1" aria-live="polite">
+		<span class="figure" data-testid="pieces">{pieces}</span>
+		<span class="unit"
+			>{pieces === 1 ? w.piece[0] : w.piece[1]}; about {Math.round(expected)} will {w.cut.draws === 'clump' ||
+			w.cut.draws === 'sucker' ||
+			w.cut.draws === 'tuber'
+				? 'take'
+				: 'root'}</span
+		>
+	</p>
+</div>
+{#if w.past.length}
+	<p class="mt-1 max-w-prose">
+		Foretold and had from this plant so far: {w.past.map((p) => `${p.code} ${p.foretold} foretold, ${p.had} struck`).join('; ')}.
+		{#if told !== pieces}By that, expect about <strong>{told}</strong>.{/if}
+	</p>
+{/if}
+<p class="note mt-1">
+	A plant of this size usually gives {w.now} now{w.fullAgainOn ? `, and is full again on ${sayDate(w.fullAgainOn)}` : ''}.
+	{#if pieces > w.now}<strong>That is more than it should lose at once.</strong>{/if}
+	What is taken grows back in about {w.recoverDays} days.
+	{#if !w.open && w.opensOn}Its window opens {sayDate(w.opensOn)}.{/if}
+</p>
+{#key w.id}
+	{#if w.cut.draws === 'clump'}
+		<ClumpCuts
+			usualCount={w.usual.n}
+			usualCm={w.usual.at_cm}
+			spacingCm={s.spacingCm}
+			sizeCm={s.sizeCm}
+			ageYears={s.ageYears}
+			chance={w.chance}
+			{inches}
+			{say}
+			{onresult}
+		/>
+	{:else if ['stem', 'rod', 'basal'].includes(w.cut.draws)}
+		<StemCuts cut={w.cut} chance={w.chance} heightCm={s.sizeCm ?? s.heightCm} {inches} {say} {onresult} />
+	{:else}
+		<OtherCuts cut={w.cut} chance={w.chance} {inches} {say} {onresult} />
+	{/if}
+{/key}
+<p class="mt-8 flex flex-wrap gap-3 border-t border-ink pt-4">
+	{#if pieces > 0 && s.may.may !== 'no'}<a
+			class="act act-main"
+			href="{base}/bench/new?stock={s.id}&way={w.id}&count={told || pieces}&foretold={pieces}"
+			>Strike {told || pieces} {told === 1 ? w.piece[0] : w.piece[1]}</a
+		>{/if}
+	<a class="act" href="{base}/guide/{s.kindId}/{w.id}">How to cut</a>
+</p>

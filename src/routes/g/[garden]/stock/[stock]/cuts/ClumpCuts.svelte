@@ -1,0 +1,132 @@
+<script lang="ts">
+	/** A clump and its divisions, few and big or many and small. */
+	import { drawClump } from '$lib/core/draw/index.js';
+	import { AIMS, checkClump, divide } from '$lib/core/material/clump.js';
+	import type { Clump, DivisionAim } from '$lib/core/material/clump.js';
+	import Drawing from '$lib/ui/Drawing.svelte';
+	interface Props {
+		usualCount: number;
+		usualCm: number;
+		spacingCm: number;
+		sizeCm: number | null;
+		ageYears: number | null;
+		chance: number;
+		inches: boolean;
+		say: (cm: number) => string;
+		onresult: (pieces: number, expected: number) => void;
+	}
+	let { usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, inches, say, onresult }: Props = $props();
+	const unit = $derived(inches ? 2.54 : 1);
+	// svelte-ignore state_referenced_locally
+	let across = $state(Math.round(((sizeCm ?? usualCm) / unit) * 10) / 10);
+	// svelte-ignore state_referenced_locally
+	let age = $state<number | null>(ageYears);
+	let points = $state<number | null>(null);
+	let dead = $state(0);
+	let lifted = $state(100);
+	let aim = $state<DivisionAim>('middling');
+	const NAMES: Record<DivisionAim, string> = { show: 'A show next year', middling: 'In between', many: 'As many as possible' };
+	const clump = $derived<Clump>({
+		diameterCm: across * unit,
+		ageYears: age ?? null,
+		points: points ?? null,
+		deadShare: (dead ?? 0) / 100,
+		lifted: (lifted ?? 100) / 100
+	});
+	const checked = $derived(checkClump(clump));
+	const habit = $derived({ usualCount, usualCm, spacingCm });
+	const all = $derived(
+		(Object.keys(AIMS) as DivisionAim[]).map((a) => ({ aim: a, d: checked.ok ? divide(clump, habit, a) : null }))
+	);
+	const d = $derived(all.find((a) => a.aim === aim)!.d);
+	$effect(() => onresult(d?.count ?? 0, (d?.count ?? 0) * chance));
+	const years = (y: number) => (y < 0.25 ? 'at once' : y < 1.25 ? 'in about a year' : `in about ${Math.round(y)} years`);
+</script>
+
+{#if !checked.ok}<p role="alert" class="mt-4 border-l-4 border-madder px-3 text-madder">{checked.problem.sentence}</p>{/if}
+<div class="mt-4 grid gap-8 md:grid-cols-2">
+	{#if d}
+		<div>
+			<Drawing drawing={drawClump(clump, d, say)} class="max-h-[52vh]" />
+			<p class="note">
+				From above. Red: the spade. {clump.deadShare > 0 ? 'Brown, crossed: dead, thrown out. ' : ''}{clump.lifted < 1
+					? 'White stays in the ground.'
+					: ''}
+			</p>
+		</div>
+	{/if}
+	<div>
+		<fieldset>
+			<legend class="font-semibold">What for?</legend>
+			<ul class="mt-1 flex flex-col gap-2">
+				{#each all as a (a.aim)}
+					<li>
+						<label
+							class="flex min-h-14 items-center gap-3 border px-3 {aim === a.aim
+								? 'border-2 border-bottle bg-pane'
+								: 'border-rule'}"
+						>
+							<input type="radio" name="aim" value={a.aim} bind:group={aim} class="h-5 w-5 text-bottle" />
+							<span class="flex-1"
+								><strong>{NAMES[a.aim]}</strong>{#if a.d}<span class="block text-faded"
+										>{a.d.count}
+										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; they fill their place {years(
+											a.d.yearsToFill
+										)}</span
+									>{/if}</span
+							>
+						</label>
+					</li>
+				{/each}
+			</ul>
+		</fieldset>
+		{#if d?.bound === 'points'}<p class="note mt-2">
+				The growing points set the number: each division keeps {AIMS[aim].points} at least.
+			</p>{/if}
+		<div class="mt-4 grid grid-cols-2 gap-3">
+			<label class="block"
+				><span class="block font-semibold">Across, {inches ? 'in' : 'cm'}</span><input
+					type="number"
+					min="0"
+					step="1"
+					class="box"
+					bind:value={across}
+				/></label
+			>
+			<label class="block"
+				><span class="block font-semibold">Age, years</span><input type="number" min="0" class="box" bind:value={age} /></label
+			>
+			<label class="block"
+				><span class="block font-semibold">Growing points, if counted</span><input
+					type="number"
+					min="1"
+					class="box"
+					bind:value={points}
+				/></label
+			>
+			<label class="block"
+				><span class="block font-semibold">Dead middle, %</span><input
+					type="number"
+					min="0"
+					max="95"
+					step="5"
+					class="box"
+					bind:value={dead}
+				/></label
+			>
+			<label class="col-span-2 block"
+				><span class="block font-semibold">Lift {lifted} % of it</span><input
+					type="range"
+					min="10"
+					max="100"
+					step="5"
+					class="min-h-11 w-full"
+					bind:value={lifted}
+				/></label
+			>
+		</div>
+		<p class="mt-3 border-l-4 border-madder px-3">
+			A clump in wet soil is heavy: two people above {inches ? '51 lb' : '23 kg'} (NIOSH lifting equation, load constant).
+		</p>
+	</div>
+</div>

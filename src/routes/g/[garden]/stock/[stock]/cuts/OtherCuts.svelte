@@ -1,0 +1,85 @@
+<script lang="ts">
+	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
+	import type { Cut } from '$lib/core/handbook/benchSchema.js';
+	import { byEyes } from '$lib/core/material/clump.js';
+	import { leafHalves, leafTips } from '$lib/core/material/leaves.js';
+	import { rootPieces, sucker } from '$lib/core/material/lengths.js';
+	interface Props {
+		cut: Cut;
+		chance: number;
+		inches: boolean;
+		say: (cm: number) => string;
+		onresult: (pieces: number, expected: number) => void;
+	}
+	let { cut, chance, inches, say, onresult }: Props = $props();
+	const unit = $derived(inches ? 2.54 : 1);
+	let a = $state(6);
+	// svelte-ignore state_referenced_locally
+	let b = $state(
+		cut.draws === 'leaf' ? Math.round((cut.cm?.[1] ?? 12) / unit) : cut.draws === 'root' ? Math.round(20 / unit) : 5
+	);
+	let c = $state(6);
+	let tug = $state<'resists' | 'gives'>('resists');
+	const whole = (n: number, most: number) => Math.max(0, Math.min(most, Math.floor(n || 0)));
+	const halves = $derived(leafHalves(whole(a, 500), Math.max(0, b * unit), { lengthCm: 35, widthCm: 22 }, chance));
+	const tips = $derived(leafTips(whole(a, 500), 13));
+	const roots = $derived(rootPieces(whole(a, 500), Math.max(0, b * unit), c));
+	const tubers = $derived(byEyes({ all: whole(a, 500), sound: whole(b, 500), eyes: whole(c, 2000), each: 1 }));
+	const verdict = $derived(sucker(tug, Math.max(0, b * unit)));
+	const pieces = $derived(
+		cut.draws === 'leaf'
+			? halves.pieces
+			: cut.draws === 'root'
+				? roots.pieces
+				: cut.draws === 'tuber'
+					? tubers.count
+					: verdict.take
+						? whole(a, 500)
+						: 0
+	);
+	$effect(() => onresult(pieces, pieces * chance));
+	const names = $derived(
+		{
+			leaf: ['Leaves', `Leaf length, ${inches ? 'in' : 'cm'}`, ''],
+			root: ['Roots on the plant', `Length of each, ${inches ? 'in' : 'cm'}`, 'Thickness, mm'],
+			tuber: ['Tubers', 'Sound ones', 'Eyes on their necks'],
+			sucker: ['Suckers that look so', `Distance from the parent, ${inches ? 'in' : 'cm'}`, '']
+		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker'] ?? ['How many', '', '']
+	);
+</script>
+
+<div class="mt-4 grid max-w-2xl grid-cols-2 gap-3 sm:grid-cols-3">
+	<label class="block"
+		><span class="block font-semibold">{names[0]}</span><input type="number" min="0" class="box" bind:value={a} /></label
+	>
+	{#if names[1]}<label class="block"
+			><span class="block font-semibold">{names[1]}</span><input type="number" min="0" class="box" bind:value={b} /></label
+		>{/if}
+	{#if names[2]}<label class="block"
+			><span class="block font-semibold">{names[2]}</span><input type="number" min="0" class="box" bind:value={c} /></label
+		>{/if}
+</div>
+{#if cut.draws === 'sucker'}
+	<fieldset class="mt-3 flex flex-wrap gap-3">
+		<legend class="font-semibold">Rake the mulch off and tug. It</legend>
+		{#each ['resists', 'gives'] as const as t (t)}<label class="flex min-h-12 items-center gap-2 border border-rule px-3"
+				><input type="radio" name="tug" value={t} bind:group={tug} class="h-5 w-5 text-bottle" />{t}</label
+			>{/each}
+	</fieldset>
+	<p class="mt-3 max-w-prose text-lg">{verdict.say}</p>
+{:else if cut.draws === 'leaf'}
+	<p class="mt-3 max-w-prose text-lg">
+		{halves.rows} grooves across a seed tray, {halves.inRow} halves in each:
+		<strong>{halves.trays} {halves.trays === 1 ? 'tray' : 'trays'}</strong>, and some {halves.plantlets} plantlets to prick off. Or
+		as tips: {tips.perPot} round a {say(13)} pot, {tips.pots} pots.
+	</p>
+{:else if cut.draws === 'root'}
+	<p class="mt-3 max-w-prose text-lg">
+		Take {roots.mostRoots} of the roots and leave two thirds on the plant. Lengths of {say(roots.cm)}, set {roots.set ===
+		'upright'
+			? 'upright, the end that was nearest the crown on top'
+			: 'flat'}.
+	</p>
+{:else}
+	<p class="mt-3 max-w-prose text-lg">{tubers.thrownOut} without an eye or not sound are thrown out: they would never shoot.</p>
+{/if}

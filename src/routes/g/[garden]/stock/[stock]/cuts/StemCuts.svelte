@@ -1,0 +1,201 @@
+<script lang="ts">
+	/** Stems, measured or usual, and the best cuts along each. */
+	import type { Cut } from '$lib/core/handbook/benchSchema.js';
+	import { drawStem } from '$lib/core/draw/index.js';
+	import { checkStem, planStem, usualNodes } from '$lib/core/material/stem.js';
+	import type { CutRules, Stem } from '$lib/core/material/stem.js';
+	import Drawing from '$lib/ui/Drawing.svelte';
+
+	interface Props {
+		cut: Cut;
+		chance: number;
+		heightCm: number;
+		inches: boolean;
+		say: (cm: number) => string;
+		/** Pieces that all stems give, and those of them expected to root. */
+		onresult: (pieces: number, expected: number) => void;
+	}
+	let { cut, chance, heightCm, inches, say, onresult }: Props = $props();
+	const unit = $derived(inches ? 2.54 : 1);
+	const word = $derived(inches ? 'in' : 'cm');
+	const usual = $derived(cut.cm?.[1] ?? 12);
+	const typed = (cm: number) => Math.round((cm / unit) * 10) / 10;
+	const fresh = () => {
+		const long =
+			cut.draws === 'basal'
+				? usual * 1.2
+				: cut.draws === 'rod'
+					? Math.min(180, heightCm * 0.6)
+					: Math.max(usual * 1.6, Math.min(70, heightCm * 0.45));
+		return {
+			count: 1,
+			long: typed(long),
+			gap: typed(cut.internode_cm ?? Math.max(1, usual / ((cut.nodes?.[0] ?? 2) + 1))),
+			nodes: '',
+			woody: typed(cut.draws === 'rod' ? long * 0.15 : long * 0.1),
+			soft: typed(cut.draws === 'basal' || cut.wood?.[0] === 'soft' ? long * 0.35 : long * 0.85),
+			base: cut.mm ? Math.round(cut.mm * 1.4 * 10) / 10 : 6,
+			tip: cut.mm ? Math.round(cut.mm * 0.5 * 10) / 10 : 2,
+			flowering: false
+		};
+	};
+	let stems = $state([fresh()]);
+	const rules = $derived<CutRules>({
+		cm: [cut.cm?.[0] ?? 8, cut.cm?.[2] ?? 15],
+		usualCm: usual,
+		leastNodes: cut.nodes?.[0] ?? 2,
+		mostNodes: cut.nodes?.[1] ?? 8,
+		wood: cut.wood ?? ['firm'],
+		tip: cut.tip ?? 'may',
+		usualMm: cut.mm ?? 4,
+		chance: Math.min(0.97, Math.max(0.03, chance))
+	});
+	const plans = $derived(
+		stems.map((s) => {
+			const lengthCm = s.long * unit;
+			const listed = s.nodes.trim()
+				? s.nodes
+						.split(/[\s;,]+/)
+						.filter(Boolean)
+						.map((t) => Number(t) * unit)
+				: null;
+			const stem: Stem = {
+				lengthCm,
+				nodes: listed ?? (lengthCm > 0 ? usualNodes(lengthCm, s.gap * unit) : []),
+				woodyTo: s.woody * unit,
+				softFrom: Math.min(s.soft * unit, lengthCm),
+				baseMm: s.base,
+				tipMm: s.tip,
+				flowering: s.flowering
+			};
+			const checked = checkStem(stem);
+			return checked.ok
+				? { ok: true as const, stem, plan: planStem(stem, rules), count: Math.max(0, Math.round(s.count || 0)) }
+				: { ok: false as const, problem: checked.problem };
+		})
+	);
+	$effect(() => {
+		let pieces = 0;
+		let expected = 0;
+		for (const p of plans)
+			if (p.ok) {
+				pieces += p.count * p.plan.pieces.length;
+				expected += p.count * p.plan.expected;
+			}
+		onresult(pieces, expected);
+	});
+	const FIELDS = [
+		['long', 'Length'],
+		['gap', 'Between nodes'],
+		['woody', 'Woody up to'],
+		['soft', 'Soft from']
+	] as const;
+</script>
+
+{#each plans as p, i (i)}
+	<section class="mt-6 border-t border-ink pt-3" aria-label="Stem {i + 1}">
+		<div class="flex flex-wrap items-end justify-between gap-3">
+			<h2>
+				{plans.length > 1 ? `Stem ${i + 1}: ` : ''}{p.ok
+					? `${p.plan.pieces.length} ${p.plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${p.plan.cuts} cuts`
+					: 'cannot be cut so'}
+			</h2>
+			{#if stems.length > 1}<button
+					class="min-h-11 px-2 text-leaf underline underline-offset-4"
+					onclick={() => stems.splice(i, 1)}>Take it away</button
+				>{/if}
+		</div>
+		{#if p.ok}
+			<div class="mt-2 overflow-x-auto">
+				<div class={p.stem.lengthCm > 120 ? 'min-w-[60rem]' : 'min-w-[34rem]'}>
+					<Drawing drawing={drawStem(p.stem, p.plan, say)} />
+				</div>
+			</div>
+			<p class="note">
+				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {say(p.plan.leftCm)} stay on the plant.
+			</p>
+			{#if p.plan.pieces.length === 0}
+				<p class="mt-2 max-w-prose">
+					{p.stem.nodes.length < 3
+						? 'The plant keeps two nodes, and this stem has no more to give.'
+						: 'No stretch of it is of the length, the nodes and the wood that this way takes.'}
+				</p>
+			{:else}
+				<ol class="mt-2 grid gap-x-8 sm:grid-cols-2">
+					{#each p.plan.pieces as piece, k (k)}<li class="flex justify-between border-b border-rule py-1">
+							<span
+								><strong>{k + 1}</strong>
+								{say(piece.end - piece.start)}, {piece.to - piece.from + 1} nodes{piece.isTip ? ', with the tip' : ''}</span
+							>
+							<span class="text-faded">about {Math.round(piece.chance * 10)} in 10 root</span>
+						</li>{/each}
+				</ol>
+			{/if}
+			{#if p.plan.waste.length}<p class="note mt-2">
+					Thrown out: {p.plan.waste
+						.filter((w) => w.end - w.start > 1.2)
+						.map((w) => `${say(w.end - w.start)} (${w.why})`)
+						.join(', ') || 'only the stubs between nodes'}.
+				</p>{/if}
+		{:else}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{p.problem.sentence}</p>{/if}
+		<div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
+			<label class="block"
+				><span class="block font-semibold">Alike</span><input
+					type="number"
+					min="0"
+					max="500"
+					class="box"
+					bind:value={stems[i]!.count}
+				/></label
+			>
+			{#each FIELDS as [key, name] (key)}
+				<label class="block"
+					><span class="block font-semibold">{name}</span><span class="flex items-center gap-1"
+						><input type="number" min="0" step="0.5" class="box" bind:value={stems[i]![key]} /><span class="text-faded"
+							>{word}</span
+						></span
+					></label
+				>
+			{/each}
+		</div>
+		<details class="mt-2">
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+				>Measured nodes, thickness, flowers</summary
+			>
+			<div class="grid gap-3 sm:grid-cols-[2fr_1fr_1fr]">
+				<label class="block"
+					><span class="block font-semibold">Nodes from the base, {word}</span><input
+						type="text"
+						class="box"
+						placeholder="4 9 13.5 19"
+						maxlength="3000"
+						bind:value={stems[i]!.nodes}
+					/></label
+				>
+				<label class="block"
+					><span class="block font-semibold">Base, mm</span><input
+						type="number"
+						min="0.1"
+						step="0.5"
+						class="box"
+						bind:value={stems[i]!.base}
+					/></label
+				>
+				<label class="block"
+					><span class="block font-semibold">Tip, mm</span><input
+						type="number"
+						min="0.1"
+						step="0.5"
+						class="box"
+						bind:value={stems[i]!.tip}
+					/></label
+				>
+			</div>
+			<label class="mt-2 flex min-h-11 items-center gap-3"
+				><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={stems[i]!.flowering} /> The tip flowers or has
+				buds</label
+			>
+		</details>
+	</section>
+{/each}
+{#if stems.length < 12}<button class="act mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</button>{/if}
