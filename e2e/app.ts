@@ -5,6 +5,12 @@ import { DEMO_TODAY, openDemoApp } from '../bin/demoApp.js';
 
 export { expect } from '@playwright/test';
 
+/** A computer's window and a phone's. */
+export const SIZES = [
+	{ name: 'computer', width: 1280, height: 800 },
+	{ name: 'phone', width: 390, height: 844 }
+];
+
 export const TODAY = DEMO_TODAY;
 
 export interface App {

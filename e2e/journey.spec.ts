@@ -1,13 +1,8 @@
 /** From an empty house to plants in the ground, on a computer and on a phone. */
 import type { Page } from '@playwright/test';
-import { expect, test } from './app.js';
+import { expect, test, SIZES } from './app.js';
 
 test.use({ appOptions: { demo: false, env: {} } });
-
-const SIZES = [
-	{ name: 'computer', width: 1280, height: 800 },
-	{ name: 'phone', width: 390, height: 844 }
-];
 
 const log = (page: Page, name: string) => page.getByRole('group', { name: 'Log' }).getByRole('button', { name, exact: true });
 const toast = (page: Page) => page.getByRole('status').filter({ has: page.getByRole('button', { name: 'Close this message' }) });

@@ -9,7 +9,7 @@ declare module 'jstat' {
 		lognormal: { cdf(x: number, mu: number, sigma: number): number };
 		gamma: { sample(shape: number, scale: number): number };
 		models: { ols(endog: number[], exog: number[][]): { coef: number[] } };
-		beta: { pdf(x: number, a: number, b: number): number };
+		beta: { pdf(x: number, a: number, b: number): number; cdf(x: number, a: number, b: number): number };
 	};
 	const all: { jStat: typeof jStat };
 	export default all;

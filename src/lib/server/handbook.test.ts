@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { inconsistencies, loadHandbook } from './handbook.js';
 import { ROOT } from '../../../bin/lib.js';
 import { dayNumber } from '$lib/core/dates.js';
-import { checkFigure, editableFigures, withFigures } from '$lib/core/handbook/index.js';
+import { cutOf } from '$lib/core/handbook/schema.js';
+import { checkFigure, editableFigures, expandLike, withFigures } from '$lib/core/handbook/index.js';
 import { guessClimate } from '$lib/core/season/climate.js';
 import { openings } from '$lib/core/season/windows.js';
 
@@ -13,8 +14,8 @@ const wayOf = (kind: string, way: string) => book.kinds.get(kind)!.ways.find((w)
 const rooted = (kind: string, way: string) => wayOf(kind, way).stages[0]!;
 
 describe('the handbook', () => {
-	it('holds the first dozen and points nowhere wrong', () => {
-		expect(kinds.length).toBeGreaterThanOrEqual(16);
+	it('holds sixty kinds at least and points nowhere wrong', () => {
+		expect(kinds.length).toBeGreaterThanOrEqual(60);
 		expect(inconsistencies(book)).toEqual([]);
 		for (const way of book.ways.values())
 			expect(
@@ -46,6 +47,63 @@ describe('the handbook', () => {
 				kinds.some((k) => k.habit === habit && k.ways.some((w) => w.way === way)),
 				`${habit} by ${way}`
 			).toBe(true);
+	});
+
+	it('has sane units and figures throughout', () => {
+		for (const kind of kinds) {
+			expect(kind.hardiness_c.v, kind.id).toBeGreaterThan(-51);
+			expect(kind.hardiness_c.v, kind.id).toBeLessThan(15);
+			// In growth a plant bears no more cold than at rest.
+			expect(kind.winter.limit_c, kind.id).toBeGreaterThanOrEqual(kind.hardiness_c.v);
+			expect(kind.size.spacing_cm, kind.id).toBeLessThanOrEqual(Math.max(kind.size.height_cm, 1.5 * kind.size.spread_cm));
+			expect(kind.price.v, kind.id).toBeGreaterThan(0);
+			for (const w of kind.ways) {
+				const at = `${kind.id} ${w.id}`;
+				const cut = cutOf(book.ways.get(w.way)!, w);
+				if (w.piece.cm) expect(w.piece.cm[0], at).toBeLessThanOrEqual(w.piece.cm[1]);
+				if (cut.cm) {
+					expect(cut.cm[0], at).toBeGreaterThanOrEqual(2);
+					expect(cut.cm[2], at).toBeLessThanOrEqual(100);
+					expect(cut.cm[0] <= cut.cm[1] && cut.cm[1] <= cut.cm[2], at).toBe(true);
+				}
+				for (const s of w.stages) {
+					expect(s.chance, at).toBeGreaterThan(0.2);
+					expect(s.days[2], `${at} ${s.to}`).toBeLessThanOrEqual(1200);
+				}
+				// Nobody waits less than four days nor more than two years for roots. From memory.
+				expect(w.stages[0]!.days[1], at).toBeGreaterThanOrEqual(w.way === 'sucker' ? 0 : 4);
+				expect(w.stages[0]!.days[1], at).toBeLessThanOrEqual(730);
+			}
+		}
+	});
+
+	it('is written by likeness only one step deep, and by what there is', () => {
+		const base = {
+			id: 'a',
+			plant_out: [1],
+			winter: { limit_c: 3, say: 'x' },
+			ways: [{ id: 'w', say: 'base', stages: [{ to: 'rooted', chance: 0.5, days: [1, 2, 3] }] }]
+		};
+		const others = (id: string) => (id === 'a' ? base : id === 'b' ? { like: 'a' } : undefined);
+		expect(
+			expandLike(
+				{ id: 'c', like: 'a', winter: { limit_c: 7 }, ways: [{ like: 'a/w', id: 'v', stages: { rooted: { chance: 0.9 } } }] },
+				others
+			)
+		).toEqual({
+			id: 'c',
+			plant_out: [1],
+			winter: { limit_c: 7, say: 'x' },
+			ways: [{ id: 'v', say: 'base', stages: [{ to: 'rooted', chance: 0.9, days: [1, 2, 3] }] }]
+		});
+		expect(() => expandLike({ id: 'c', like: 'b', ways: [] }, others)).toThrow('itself like another');
+		expect(() => expandLike({ id: 'c', like: 'z', ways: [] }, others)).toThrow('not in the handbook');
+		expect(() => expandLike({ id: 'c', ways: [{ like: 'a/none' }] }, others)).toThrow('not in the handbook');
+		expect(() => expandLike({ id: 'c', ways: [{ like: 'a/w', stages: { potted: {} } }] }, others)).toThrow('no stage potted');
+		// What makes a plant itself is never taken over.
+		expect(
+			expandLike({ id: 'c', like: 'a', ways: [] }, (id) => (id === 'a' ? { ...base, common: 'A', size: 1 } : undefined))
+		).not.toHaveProperty('common');
 	});
 
 	it('agrees with the trade on what is commonly practised (common practice, no source)', () => {

@@ -4,25 +4,38 @@ import { join } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
 import { materialSchema, mixSchema, sheetSchema } from '$lib/core/handbook/benchSchema.js';
+import { expandLike } from '$lib/core/handbook/like.js';
 import { careRuleSchema, containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
 import type { Handbook } from '$lib/core/handbook/schema.js';
 
 export const home = (): string => process.env.SURCULUS_HOME ?? process.cwd();
 
-function read<T>(path: string, schema: z.ZodType<T>): T {
-	const parsed = schema.safeParse(parse(readFileSync(path, 'utf8')));
+function checked<T>(path: string, schema: z.ZodType<T>, value: unknown): T {
+	const parsed = schema.safeParse(value);
 	if (!parsed.success) throw new Error(`${path}: ${z.prettifyError(parsed.error)}`);
 	return parsed.data;
 }
+const read = <T>(path: string, schema: z.ZodType<T>): T => checked(path, schema, parse(readFileSync(path, 'utf8')));
 
 const byId = <T extends { id: string }>(rows: readonly T[]): Map<string, T> => new Map(rows.map((r) => [r.id, r]));
 
 export function loadHandbook(folder: string): Handbook {
 	const list = <T extends { id: string }>(file: string, schema: z.ZodType<T>) => byId(read(join(folder, file), z.array(schema)));
-	const kinds = readdirSync(join(folder, 'kinds'))
-		.filter((f) => f.endsWith('.yaml'))
-		.sort()
-		.map((f) => read(join(folder, 'kinds', f), kindSchema));
+	const raw = new Map(
+		readdirSync(join(folder, 'kinds'))
+			.filter((f) => f.endsWith('.yaml'))
+			.sort()
+			.map((f) => [f.replace('.yaml', ''), parse(readFileSync(join(folder, 'kinds', f), 'utf8')) as unknown])
+	);
+	const kinds = [...raw].map(([id, kind]) => {
+		const read = checked(
+			`kinds/${id}.yaml`,
+			kindSchema,
+			expandLike(kind, (other) => raw.get(other))
+		);
+		if (read.id !== id) throw new Error(`kinds/${id}.yaml holds ${read.id}: the file is named after the kind`);
+		return read;
+	});
 	const book: Handbook = {
 		kinds: byId(kinds.sort((a, b) => a.common.localeCompare(b.common))),
 		ways: list('ways.yaml', waySchema),

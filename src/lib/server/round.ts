@@ -3,11 +3,13 @@ import { v5 as uuidv5 } from 'uuid';
 import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
+import { fillingOf } from './mixing.js';
 import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
 import { HORIZON, rootingIn, roundWorld, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
+import { fill } from '$lib/core/mix/prepare.js';
 import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
@@ -164,6 +166,64 @@ const VERB: Record<string, string> = {
 	pot: 'Pot',
 	plant: 'Plant'
 };
+/** A pot is filled and soaked the day before; a tray that has to stand in water, by its clock. */
+const FILL_AHEAD = 1;
+/** Minutes to fill and firm one. Common practice, no source. */
+const FILL_MINUTES = 1;
+
+/** "Fill and soak by": what is struck tomorrow needs its pots today. */
+function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
+	return w.batches.flatMap((b): RoundTask[] => {
+		const kind = w.kinds.get(b.kindId);
+		const profile = wayIn(kind, b.wayId);
+		if (!kind || !profile || b.status !== 'planned') return [];
+		const way = handbook().ways.get(profile.way)!;
+		const f = fillingOf(
+			{
+				id: b.id,
+				title: b.code,
+				code: b.code,
+				kindId: b.kindId,
+				wayId: b.wayId,
+				pieces: b.plannedCount,
+				on: b.plannedOn,
+				vesselId: null
+			},
+			kind,
+			profile,
+			w.vessels
+		);
+		const filled = fill(f);
+		if (filled.vessels === 0) return [];
+		const soak = Math.max(0, ...way.timers.filter((t) => t.when === 'before').map((t) => t.minutes)) / 1440;
+		const on = dayNumber(b.plannedOn!);
+		const from = asksFrom('prepare', on - FILL_AHEAD - Math.ceil(soak), w.marks('prepare', b.id));
+		const mark = w.marks('prepare', b.id);
+		if (mark?.done !== null && mark?.done !== undefined && mark.done >= on - 30) return [];
+		if (on < day - 14) return [];
+		return [
+			{
+				...blank,
+				key: `prepare:${b.id}`,
+				work: 'prepare',
+				title: `Fill ${filled.vessels} × ${f.vesselName} for ${b.plannedCount} ${kind.common}`,
+				code: b.code,
+				from,
+				by: Math.max(from, on),
+				late: on < day,
+				placeId: b.placeId,
+				targets: [b.id],
+				batchId: b.id,
+				link: `mix?batch=${b.code}`,
+				count: filled.vessels,
+				minutes: filled.vessels * FILL_MINUTES,
+				why: `About ${sayVolume(filled.litres, w.garden.units)} of ${profile.medium}, by ${sayDate(isoOf(on), false)}.${soak >= 1 ? ' It has to soak a day.' : ''}`,
+				log: 'tap'
+			}
+		];
+	});
+}
+
 export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
 	const { containers, care: rules } = handbook();
@@ -242,7 +302,7 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 		ifMissed: t.ifMissed,
 		log: t.kind === 'shelter' ? 'bring' : 'tap'
 	}));
-	return { due: [...triggers, ...stage, ...careTasks, ...openWindows(w, day)], cares };
+	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...openWindows(w, day)], cares };
 }
 
 function thingOf(names: readonly string[]): [string, string] {

@@ -2,6 +2,8 @@
 import { kindsOf, recordOf, wayIn } from './context.js';
 import type { Garden, RecordOf } from './context.js';
 import { database } from './db.js';
+import { vesselsOf } from './mixing.js';
+import type { VesselChoice } from './mixing.js';
 import { rootingOf, ROOTING_DAYS } from './rooting.js';
 import type { ReadingsOf, RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
@@ -31,11 +33,12 @@ export interface RoundWorld {
 	marks: Marks;
 	record: RecordOf;
 	readings: Map<string, ReadingsOf>;
+	vessels: VesselChoice[];
 }
 
 export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 	const db = database();
-	const [season, kinds, places, batches, stocks, wants, cares, readings] = await Promise.all([
+	const [season, kinds, places, batches, stocks, wants, cares, readings, vessels] = await Promise.all([
 		seasonOf(garden),
 		kindsOf(garden),
 		state.places(db, garden.id),
@@ -43,7 +46,8 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 		state.stocks(db, garden.id),
 		state.wants(db, garden.id),
 		care.cares(db, garden.id),
-		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS))
+		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
+		vesselsOf(garden)
 	]);
 	const marks = new Map<string, Mark>();
 	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
@@ -73,6 +77,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 		wants,
 		record,
 		readings,
+		vessels,
 		marks: (work, target) => marks.get(`${work} ${target}`)
 	};
 }

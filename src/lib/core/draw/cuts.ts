@@ -10,7 +10,7 @@ export function drawStem(s: Stem, plan: StemPlan, say: (cm: number) => string): 
 	// Stems are thin: thickness is drawn three times as large as length, and said to be.
 	const half = (at: number) => (3 * (s.baseMm + ((s.tipMm - s.baseMm) * at) / L)) / 20;
 	const rise = Math.max(1.2, half(0) * 1.2);
-	const unit = L / 60;
+	const unit = L / 80;
 	const shapes: Shape[] = [];
 	const body = (from: number, to: number, y: number, tone: Shape & { path: string }) =>
 		shapes.push({

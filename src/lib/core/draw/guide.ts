@@ -44,6 +44,8 @@ export function drawGuide(cut: Cut, choice: GuideChoice, say: (cm: number) => st
 			return roots(cut, say);
 		case 'sucker':
 			return sucker(cut, say);
+		case 'layer':
+			return layer(cut, say);
 		default:
 			return upright(cut, choice, say);
 	}
@@ -59,7 +61,7 @@ function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Dr
 	const nodeCount = Math.max(cut.nodes?.[0] ?? 2, Math.min(cut.nodes?.[1] ?? 6, (cut.under ?? 1) + (cut.leaves ?? 0) + 1));
 	const unit = Math.max(0.5, long / 14);
 	const spread = Math.max(3, cut.spread_cm);
-	const [left, right] = [-spread * 0.9 - 3.5 * unit, spread * 1.6 + 3.5 * unit];
+	const [left, right] = [-spread * 0.9 - 5.5 * unit, spread * 1.6 + 5.5 * unit];
 	const shapes: Shape[] = soil(left, right, under + 1.6 * unit, choice.inWater);
 	const stem = (x: number, ghost: boolean) => {
 		const fill = cut.wood?.[0] === 'soft' ? 'soft' : cut.draws === 'rod' ? 'woody' : 'firm';
@@ -131,9 +133,9 @@ function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Dr
 		width: 0.05
 	});
 	shapes.push({ text: say(spread), x: spread / 2, y: -0.95, size: 0.62 * unit, anchor: 'middle' });
-	for (const m of measure(left + 1.9 * unit, -above, under, say(long), -1))
+	for (const m of measure(left + 4.4 * unit, -above, under, say(long), -1))
 		shapes.push('text' in m ? { ...m, size: 0.72 * unit } : m);
-	for (const m of measure(right - 2.9 * unit, 0, under, say(under), 1))
+	for (const m of measure(right - 4.8 * unit, 0, under, say(under), 1))
 		shapes.push('text' in m ? { ...m, size: 0.72 * unit } : m);
 	if (choice.cover) {
 		const w = spread * 1.25 + half;
@@ -335,5 +337,50 @@ function sucker(cut: Cut, say: (cm: number) => string): Drawing {
 		box: [-12 * u, -13 * u, 24 * u, 20 * u],
 		shapes,
 		say: `A rooted sucker cut from its parent with its soil on and shortened to ${say(back)}.`
+	};
+}
+
+/** A shoot bent down, pegged, and up again. */
+function layer(cut: Cut, say: (cm: number) => string): Drawing {
+	const deep = cut.depth_cm ?? 8;
+	const u = deep / 4;
+	const shapes: Shape[] = soil(-14 * u, 14 * u, 8 * u, false);
+	shapes.push({
+		path: polygon([
+			[-11 * u, -13 * u],
+			[-10.2 * u, -13 * u],
+			[-10 * u, 4 * u],
+			[-11.2 * u, 4 * u]
+		]),
+		fill: 'woody',
+		stroke: 'ink',
+		width: 0.05 * u
+	});
+	shapes.push({
+		path: `M${-10.4 * u} ${-3 * u}C${-5 * u} ${-4 * u} ${-4 * u} ${4 * u} ${0.5 * u} ${4 * u}C${4 * u} ${4 * u} ${4.4 * u} ${-2 * u} ${4.6 * u} ${-9 * u}`,
+		stroke: 'firm',
+		width: 0.55 * u
+	});
+	// The nick on the underside, the peg over it, the cane at the tip.
+	shapes.push({ path: line(-0.4 * u, 4.5 * u, 1 * u, 3.8 * u), stroke: 'cut', width: 0.2 * u });
+	shapes.push({
+		path: `M${-0.6 * u} ${6.6 * u}L${-0.6 * u} ${3.2 * u}Q${0.4 * u} ${2.2 * u} ${1.4 * u} ${3.2 * u}L${1.4 * u} ${6.6 * u}`,
+		stroke: 'ink',
+		width: 0.2 * u
+	});
+	shapes.push({ path: line(5.2 * u, 5 * u, 5.2 * u, -10 * u), stroke: 'woody', width: 0.25 * u });
+	for (const [y, a] of [
+		[-8.6, -0.6],
+		[-6, Math.PI + 0.5],
+		[-4, -0.4]
+	] as const)
+		shapes.push({ path: leafPath(4.6 * u, y * u, a, 3 * u, false), fill: 'leaf', stroke: 'ink', width: 0.05 * u });
+	shapes.push({ path: line(-4.5 * u, -1.5 * u, -3.2 * u, 1 * u), stroke: 'cut', width: 0.2 * u, dash: true });
+	shapes.push({ text: 'cut here when it resists', x: -3.6 * u, y: -2.4 * u, size: 0.9 * u, anchor: 'middle' });
+	shapes.push({ text: `${say(deep)} deep, pegged`, x: 2.2 * u, y: 6.6 * u, size: 0.9 * u, anchor: 'start' });
+	return {
+		box: [-14 * u, -14 * u, 28 * u, 22 * u],
+		shapes,
+		say: `A low shoot bent to the ground, nicked, pegged ${say(deep)} deep, its tip tied up to a cane.`
 	};
 }

@@ -8,7 +8,7 @@ const cm = z.number().gt(0).max(500);
 
 export const cutFields = z.strictObject({
 	/** What is drawn. */
-	draws: z.enum(['stem', 'rod', 'basal', 'clump', 'leaf', 'sucker', 'tuber', 'root']),
+	draws: z.enum(['stem', 'rod', 'basal', 'clump', 'leaf', 'sucker', 'tuber', 'root', 'layer']),
 	/** Shortest, usual and longest piece, cm. */
 	cm: z.tuple([cm, cm, cm]).optional(),
 	/** Nodes on a piece: at least and at most; and how many of them go under. */

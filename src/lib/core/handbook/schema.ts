@@ -131,6 +131,8 @@ export const kindSchema = z.strictObject({
 		),
 		src
 	}),
+	/** Seed as the other way: years until it flowers or fills its place, and whether it comes like its parent. */
+	seed: z.strictObject({ years: z.number().min(0.2).max(40), true_to_type: z.boolean(), say: z.string(), src }).optional(),
 	ways: z.array(wayProfileSchema).min(1)
 });
 export type Kind = z.infer<typeof kindSchema>;

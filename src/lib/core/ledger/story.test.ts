@@ -20,9 +20,21 @@ describe('entries', () => {
 	it('each have a word, a subject and a shape', () => {
 		for (const kind of Object.keys(entryData) as EntryKind[]) {
 			expect(ENTRY_WORDS[kind]).toBeTruthy();
-			expect(['garden', 'place', 'stock', 'want', 'figure', 'batch', 'weather', 'care', 'sighting', 'entry']).toContain(
-				subjectOf(kind)
-			);
+			expect([
+				'garden',
+				'place',
+				'stock',
+				'want',
+				'figure',
+				'batch',
+				'weather',
+				'care',
+				'sighting',
+				'timer',
+				'shelf',
+				'vessel',
+				'entry'
+			]).toContain(subjectOf(kind));
 		}
 	});
 

@@ -198,6 +198,7 @@ function finish(s: Stem, r: CutRules, pieces: StemPiece[], keeps: number): StemP
 function whyNot(s: Stem, r: CutRules, start: number, end: number): string {
 	const middle = (start + end) / 2;
 	const wood = woodAt(s, middle);
+	if (!r.wood.includes('soft') && woodAt(s, end - 1e-6) === 'soft') return 'soft top: it would wilt';
 	if (end - start < 2 * (BELOW_NODE + ABOVE_NODE)) return 'bare stem between two nodes';
 	if (!r.wood.includes(wood))
 		return wood === 'soft' ? 'soft top: it would wilt' : wood === 'woody' ? 'old wood: slow to root' : 'too firm for this way';

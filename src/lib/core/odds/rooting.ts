@@ -186,6 +186,9 @@ export const warmthDays = (meanC: number, { usual_c, still_c }: Warmth = USUAL_W
 const HARM_OF_LOOK = 0.005;
 const LOSS_OF_WAITING = 0.003;
 
+/** What will not root within so many days more is not waited for, once half has. Common practice, no source. */
+const NO_LONGER = 60;
+
 export interface RootingDates {
 	/** Days from now; null when not within the reach of `most`. */
 	eighty: number | null;
@@ -204,16 +207,26 @@ export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => 
 	let waiting = 0;
 	const found: RootingDates = { eighty: null, look: null, giveUp: null };
 	const hoped = r.hope(since);
+	// Warmth by so many days later.
+	let ahead = at;
+	for (let day = 1; day <= NO_LONGER; day++) ahead += warmthOn(day);
 	for (let day = 0; day <= most; day++) {
 		const newly = r.rootedSince(since, warmth);
 		// Of what is left and will root, four fifths have.
 		if (found.eighty === null && hoped > 0 && newly >= 0.8 * hoped) found.eighty = day;
 		waiting += LOSS_OF_WAITING * newly;
 		if (found.look === null && waiting >= HARM_OF_LOOK) found.look = day;
-		// Hope is lowest late; early on it is high because nothing has had the time.
-		if (found.giveUp === null && r.share(warmth) > 0.5 && r.hope(warmth) < 0.1) found.giveUp = day;
+		// Hope is lowest late; early on it is high because nothing has had the time. In the cold it stays, but for nothing.
+		if (
+			(found.eighty !== null || hoped < 0.1) &&
+			found.giveUp === null &&
+			r.share(warmth) > 0.5 &&
+			(r.hope(warmth) < 0.1 || r.rootedSince(warmth, ahead) < 0.05)
+		)
+			found.giveUp = day;
 		if (found.eighty !== null && found.look !== null && found.giveUp !== null) break;
 		warmth += warmthOn(day + 1);
+		ahead += warmthOn(day + 1 + NO_LONGER);
 	}
 	return found;
 }

@@ -25,7 +25,13 @@ const on = (day: DayNumber): string => sayDate(isoOf(day), false);
 export function rootedWord(f: RootingFacts): string {
 	if (f.ever < 0.1 && f.now < 0.05) return 'given up';
 	const share = f.ever > 0 ? f.now / f.ever : 0;
-	return share >= 0.8 ? 'probably rooted' : share >= 0.45 ? 'perhaps rooted' : share >= 0.1 ? 'some rooted' : 'not yet rooted';
+	return share >= 0.8
+		? 'probably rooted'
+		: share >= 0.4
+			? 'about half rooted'
+			: share >= 0.1
+				? 'first ones rooting'
+				: 'not yet rooted';
 }
 
 export function rootingSentence(f: RootingFacts): string {
@@ -34,13 +40,11 @@ export function rootingSentence(f: RootingFacts): string {
 		return `The ${f.unrooted === 1 ? 'one' : f.unrooted} left will hardly root any more: fewer than 1 in 10. Give the room to others.`;
 	const head = {
 		'probably rooted': 'Probably rooted',
-		'perhaps rooted': 'Perhaps rooted',
-		'some rooted': 'A few may have rooted',
+		'about half rooted': 'Perhaps half have rooted',
+		'first ones rooting': 'A few may have rooted',
 		'not yet rooted': 'Not rooted yet'
 	}[word]!;
-	const parts = [
-		`${head}: ${inTen(f.now)} of ${f.unrooted === 1 ? 'the one' : `the ${f.unrooted}`} left${word === 'probably rooted' ? '' : ' by today'}.`
-	];
+	const parts = [`${head}: ${inTen(f.now)} of ${f.unrooted === 1 ? 'such pieces' : `the ${f.unrooted}`} by today.`];
 	if (word !== 'probably rooted')
 		parts.push(
 			f.eighty === null

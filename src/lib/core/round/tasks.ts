@@ -194,6 +194,7 @@ const LOSS: Record<string, number> = {
 	'change-water': 0.15,
 	vent: 0.12,
 	strike: 0.1,
+	prepare: 0.02,
 	mist: 0.1,
 	pot: 0.06,
 	plant: 0.04,

@@ -9,6 +9,7 @@ export const CARE_WORDS: Record<string, string> = {
 	feed: 'Feed',
 	pinch: 'Pinch out',
 	firm: 'Firm in again',
+	prepare: 'Fill and soak',
 	strike: 'Strike',
 	look: 'Look',
 	'winter-look': 'Winter look',
@@ -26,6 +27,7 @@ export const CARE_WORDS: Record<string, string> = {
 /** Days until skipped work is asked for again. Common practice, no source. */
 export const ASKED_AGAIN: Record<string, number> = {
 	look: 10,
+	prepare: 3,
 	'winter-look': 7,
 	pot: 14,
 	plant: 21,

@@ -24,9 +24,8 @@
 	let vessel = $derived(data.asked?.in ?? '');
 	const ways = $derived(data.kinds.find((k) => k.id === kind)?.ways ?? []);
 	const reckon = () => {
-		const q = new URLSearchParams({ kind, way: ways.some((w) => w.id === way) ? way : (ways[0]?.id ?? ''), n: String(n || 12) });
-		if (vessel) q.set('in', vessel);
-		void goto(`?${q}`, { noScroll: true, keepFocus: true });
+		const chosen = ways.some((w) => w.id === way) ? way : (ways[0]?.id ?? '');
+		void goto(`?kind=${kind}&way=${chosen}&n=${n || 12}${vessel ? `&in=${vessel}` : ''}`, { noScroll: true, keepFocus: true });
 	};
 	// Thinning a liquid: C₁V₁ = C₂V₂.
 	let percent = $state(1);
@@ -88,6 +87,7 @@
 {/if}
 <div class="mt-6 grid gap-10 md:grid-cols-2">
 	<div>
+		{#if p.rows.length === 0}{@render reckoning()}{/if}
 		{#if filled.length}
 			<h2 class="border-b border-ink pb-1">Fill</h2>
 			<ul class="ruled">
@@ -165,7 +165,9 @@
 						: `${Math.ceil(r.hormone!.grams)} g`}; or a quick dip of
 					{r.hormone!.dip[0].toLocaleString('en')}–{r.hormone!.dip[1].toLocaleString('en')} mg/L, {r.hormone!.dipMl} ml.
 				</p>
-			{:else}<p class="mt-2 text-faded">None is needed for these.</p>{/each}
+			{:else}<p class="mt-2 text-faded">
+					{p.rows.length ? 'None is needed for these.' : 'By the wood: soft, firm or hard.'}
+				</p>{/each}
 			<details class="mt-2" open={p.rows.some((r) => r.hormone)}>
 				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Thin a liquid</summary>
 				<div class="grid grid-cols-3 gap-3">
@@ -209,39 +211,7 @@
 				</p>
 			</details>
 		</section>
-		<section>
-			<h2 class="border-b border-ink pb-1">Reckon for any kind</h2>
-			<div class="mt-2 grid grid-cols-2 gap-3">
-				<div class="col-span-2">
-					<SelectField
-						label="Kind"
-						name="kind"
-						bind:value={kind}
-						placeholder="Choose a kind"
-						items={data.kinds.map((k) => ({ value: k.id, name: k.name }))}
-					/>
-				</div>
-				<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
-				<label class="block"
-					><span class="mb-1 block font-semibold">Pieces</span><input
-						class="box"
-						type="number"
-						min="1"
-						max="5000"
-						bind:value={n}
-					/></label
-				>
-				<div class="col-span-2">
-					<SelectField
-						label="In"
-						name="in"
-						bind:value={vessel}
-						items={[{ value: '', name: 'As the handbook has it' }, ...p.vessels.map((v) => ({ value: v.id, name: v.name }))]}
-					/>
-				</div>
-			</div>
-			<button class="act mt-3" onclick={reckon} disabled={!kind}>Reckon</button>
-		</section>
+		{#if p.rows.length}{@render reckoning()}{/if}
 		<details>
 			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">What is on the shelf</summary>
 			<EntryForm action="?/shelf" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
@@ -296,3 +266,39 @@
 		</details>
 	</div>
 </div>
+
+{#snippet reckoning()}
+	<section>
+		<h2 class="border-b border-ink pb-1">Reckon for any kind</h2>
+		<div class="mt-2 grid grid-cols-2 gap-3">
+			<div class="col-span-2">
+				<SelectField
+					label="Kind"
+					name="kind"
+					bind:value={kind}
+					placeholder="Choose a kind"
+					items={data.kinds.map((k) => ({ value: k.id, name: k.name }))}
+				/>
+			</div>
+			<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
+			<label class="block"
+				><span class="mb-1 block font-semibold">Pieces</span><input
+					class="box"
+					type="number"
+					min="1"
+					max="5000"
+					bind:value={n}
+				/></label
+			>
+			<div class="col-span-2">
+				<SelectField
+					label="In"
+					name="in"
+					bind:value={vessel}
+					items={[{ value: '', name: 'As the handbook has it' }, ...p.vessels.map((v) => ({ value: v.id, name: v.name }))]}
+				/>
+			</div>
+		</div>
+		<button class="act mt-3" onclick={reckon} disabled={!kind}>Reckon</button>
+	</section>
+{/snippet}

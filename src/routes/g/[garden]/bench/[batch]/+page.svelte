@@ -138,14 +138,15 @@
 				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
 			{/if}
 			{#if b.rooting && data.isToday && b.struckOn}
-				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} />
+				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} known={rootedNow} />
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
 					Of these usually <strong>{b.coming.p50}</strong>
 					{b.coming.p50 === 1 ? 'ends' : 'end'} up planted, 9 times in 10 between {b.coming.p05} and {b.coming
 						.p95}{#if b.plantedOn}, about {sayDate(b.plantedOn.usual)}
-						<span class="note">({sayRange(b.plantedOn.quick, b.plantedOn.slow)})</span>{/if}.
+						{#if b.plantedOn.quick !== b.plantedOn.slow}<span class="note">({sayRange(b.plantedOn.quick, b.plantedOn.slow)})</span
+							>{/if}{/if}.
 				</p>
 			{/if}
 			{#if data.want}<p class="mt-1">
@@ -153,7 +154,7 @@
 				</p>{/if}
 			{#if b.next}<p class="mt-1">
 					<strong>Next:</strong>
-					{b.next.why} <span class="text-faded">From {sayDate(isoOf(b.next.from))}.</span>
+					{b.next.kind === 'look' ? 'a look.' : b.next.why} <span class="text-faded">From {sayDate(isoOf(b.next.from))}.</span>
 				</p>{/if}
 		</section>
 

@@ -8,8 +8,10 @@
 		rooting: RootingView;
 		today: number;
 		struck: number;
+		/** Pieces known to have rooted. */
+		known: number;
 	}
-	let { rooting: r, today, struck }: Props = $props();
+	let { rooting: r, today, struck, known }: Props = $props();
 	const DAY = 86_400_000;
 	const say = (day: number) => sayDate(isoOf(day), false);
 	const title = $derived(
@@ -41,7 +43,14 @@
 					data: [
 						{ name: 'today', xAxis: today * DAY, lineStyle: { color: '#7a5f00', width: 2, type: 'solid' } },
 						...(r.look !== null && r.look > today
-							? [{ name: 'look', xAxis: r.look * DAY, lineStyle: { color: '#2f6690', type: 'dashed' } }]
+							? [
+									{
+										name: 'look',
+										xAxis: r.look * DAY,
+										lineStyle: { color: '#2f6690', type: 'dashed' },
+										label: { position: 'insideStartBottom', fontSize: 13, formatter: '{b}' }
+									}
+								]
 							: [])
 					]
 				}
@@ -61,7 +70,9 @@
 </script>
 
 <section aria-label="Is it rooted yet?" class="mt-4 border-t-4 border-catkin pt-3">
-	<h2 class="font-head text-2xl font-semibold first-letter:uppercase">{r.word}</h2>
+	<h2 class="font-head text-2xl font-semibold first-letter:uppercase">
+		{known > 0 ? `${known} rooted; of the rest, ${r.word}` : r.word}
+	</h2>
 	<p class="mt-1 max-w-prose text-lg" data-testid="rooting">{r.sentence}</p>
 	<div class="mt-3 max-w-xl"><Chart {title} {option} height={210} /></div>
 	<p class="note mt-1">

@@ -74,6 +74,11 @@
 		<dd class="text-lg font-semibold">about {money(k.price.v, data.garden.currency)}</dd>
 	</div>
 </dl>
+{#if k.seed}<p class="mt-3">
+		<strong>Seed, the other way:</strong> about {k.seed.years}
+		{k.seed.years === 1 ? 'year' : 'years'} to flower, {k.seed.true_to_type ? 'like its parent' : 'not true to its parent'}. {k
+			.seed.say}
+	</p>{/if}
 {#each k.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
 		<strong>{h.what}:</strong>
 		{h.say}

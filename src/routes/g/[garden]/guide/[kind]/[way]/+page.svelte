@@ -2,6 +2,7 @@
 	// Who: at the bench, one hand wet, phone propped up. Question: what exactly do I do now? Computed: the piece
 	// to scale in one's own units, by the school chosen. Biggest: the step and the drawing. At 390 px: one step a
 	// screen, with the drawing above it.
+	import { browser } from '$app/environment';
 	import { page } from '$app/state';
 	import Drawing from '$lib/ui/Drawing.svelte';
 	import { startClock } from '$lib/ui/clocks.js';
@@ -9,22 +10,16 @@
 	let { data }: { data: PageData } = $props();
 	const g = $derived(data.guide);
 	const base = $derived(`/g/${data.garden.slug}`);
-	let at = $state(0);
+	let at = $derived(browser && localStorage.getItem(`surculus:cautions:${data.guide.kind.id}/${data.guide.way.id}`) ? 1 : 0);
 	const step = $derived(g.steps[Math.min(at, g.steps.length - 1)]!);
 	// The cautions come before the first cut, but not in the way twice: seen once in this browser they wait above.
 	const SEEN = $derived(`surculus:cautions:${g.kind.id}/${g.way.id}`);
-	$effect(() => {
-		at = localStorage.getItem(SEEN) ? 1 : 0;
-	});
 	function go(to: number) {
 		if (at === 0) localStorage.setItem(SEEN, '1');
 		at = Math.max(0, Math.min(g.steps.length - 1, to));
 	}
-	const side = (id: string, on: boolean) => {
-		const q = new URLSearchParams(page.url.search);
-		q.set(id, on ? '1' : '0');
-		return `?${q}`;
-	};
+	const side = (id: string, on: boolean) =>
+		`?${[...[...page.url.searchParams].filter(([key]) => key !== id), [id, on ? '1' : '0']].map(([k, v]) => `${k}=${v}`).join('&')}`;
 	const minutes = (m: number) =>
 		m < 120 ? `${m} minutes` : m % 1440 === 0 ? `${m / 1440} day${m === 1440 ? '' : 's'}` : `${m / 60} hours`;
 </script>

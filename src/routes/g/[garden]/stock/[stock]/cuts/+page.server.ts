@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ params }) => {
 				spacingCm: kind.size.spacing_cm,
 				may: stock.may
 			},
-			hazards: kind.hazards,
+			seed: kind.seed ?? null,
 			ways: kind.ways.map((w) => {
 				const way = handbook().ways.get(w.way)!;
 				const past = taken.filter((b) => b.wayId === w.id).map((b) => ({ code: b.code, foretold: b.foretold!, had: b.struck }));

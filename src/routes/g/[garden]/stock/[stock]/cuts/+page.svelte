@@ -35,7 +35,7 @@
 		{s.may.sentence}
 	</p>{/if}
 <div class="mt-3 flex flex-wrap items-end gap-6">
-	<div class="w-72 max-w-full">
+	<div class="w-96 max-w-full">
 		<SelectField
 			label="Way"
 			name="way"
@@ -62,7 +62,9 @@
 {/if}
 <p class="note mt-1">
 	A plant of this size usually gives {w.now} now{w.fullAgainOn ? `, and is full again on ${sayDate(w.fullAgainOn)}` : ''}.
-	{#if pieces > w.now}<strong>That is more than it should lose at once.</strong>{/if}
+	{#if pieces > w.now && w.cut.draws !== 'clump' && w.cut.draws !== 'tuber'}<strong
+			>That is more than it should lose at once.</strong
+		>{/if}
 	What is taken grows back in about {w.recoverDays} days.
 	{#if !w.open && w.opensOn}Its window opens {sayDate(w.opensOn)}.{/if}
 </p>
@@ -85,6 +87,12 @@
 		<OtherCuts cut={w.cut} chance={w.chance} {inches} {say} {onresult} />
 	{/if}
 {/key}
+{#if data.seed}<p class="mt-6 max-w-prose border-l-4 border-rule px-3">
+		<strong>Seed, the other way:</strong> about {data.seed.years}
+		{data.seed.years === 1 ? 'year' : 'years'} to flower, and {data.seed.true_to_type
+			? 'it comes like its parent'
+			: 'not true to its parent'}. {data.seed.say}
+	</p>{/if}
 <p class="mt-8 flex flex-wrap gap-3 border-t border-ink pt-4">
 	{#if pieces > 0 && s.may.may !== 'no'}<a
 			class="act act-main"

@@ -26,6 +26,12 @@
 	let lifted = $state(100);
 	let aim = $state<DivisionAim>('middling');
 	const NAMES: Record<DivisionAim, string> = { show: 'A show next year', middling: 'In between', many: 'As many as possible' };
+	// Big or many: school “big-many” of the handbook.
+	const FLOWERS: Record<DivisionAim, string> = {
+		show: 'they flower next year',
+		middling: 'most flower next year',
+		many: 'they flower a year later'
+	};
 	const clump = $derived<Clump>({
 		diameterCm: across * unit,
 		ageYears: age ?? null,
@@ -70,7 +76,7 @@
 							<span class="flex-1"
 								><strong>{NAMES[a.aim]}</strong>{#if a.d}<span class="block text-faded"
 										>{a.d.count}
-										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; they fill their place {years(
+										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; {FLOWERS[a.aim]}, and their place is filled {years(
 											a.d.yearsToFill
 										)}</span
 									>{/if}</span
@@ -120,7 +126,7 @@
 					min="10"
 					max="100"
 					step="5"
-					class="min-h-11 w-full"
+					class="min-h-11 w-full accent-bottle"
 					bind:value={lifted}
 				/></label
 			>

@@ -3,7 +3,7 @@
 	import type { Cut } from '$lib/core/handbook/benchSchema.js';
 	import { byEyes } from '$lib/core/material/clump.js';
 	import { leafHalves, leafTips } from '$lib/core/material/leaves.js';
-	import { rootPieces, sucker } from '$lib/core/material/lengths.js';
+	import { layers, rootPieces, sucker } from '$lib/core/material/lengths.js';
 	interface Props {
 		cut: Cut;
 		chance: number;
@@ -25,6 +25,7 @@
 	const tips = $derived(leafTips(whole(a, 500), 13));
 	const roots = $derived(rootPieces(whole(a, 500), Math.max(0, b * unit), c));
 	const tubers = $derived(byEyes({ all: whole(a, 500), sound: whole(b, 500), eyes: whole(c, 2000), each: 1 }));
+	const layered = $derived(whole(a, 500) * layers([{ lengthCm: b * unit, heightCm: c * unit }]));
 	const verdict = $derived(sucker(tug, Math.max(0, b * unit)));
 	const pieces = $derived(
 		cut.draws === 'leaf'
@@ -43,8 +44,9 @@
 			leaf: ['Leaves', `Leaf length, ${inches ? 'in' : 'cm'}`, ''],
 			root: ['Roots on the plant', `Length of each, ${inches ? 'in' : 'cm'}`, 'Thickness, mm'],
 			tuber: ['Tubers', 'Sound ones', 'Eyes on their necks'],
+			layer: ['Low shoots', `Length of each, ${inches ? 'in' : 'cm'}`, `Height they leave the plant, ${inches ? 'in' : 'cm'}`],
 			sucker: ['Suckers that look so', `Distance from the parent, ${inches ? 'in' : 'cm'}`, '']
-		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker'] ?? ['How many', '', '']
+		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker' | 'layer'] ?? ['How many', '', '']
 	);
 </script>
 
@@ -79,6 +81,12 @@
 		'upright'
 			? 'upright, the end that was nearest the crown on top'
 			: 'flat'}.
+	</p>
+{:else if cut.draws === 'layer'}
+	<p class="mt-3 max-w-prose text-lg">
+		{layered > 0
+			? 'They reach: under the ground and the tip up again.'
+			: `Too short to reach: from the plant to the ground takes ${say(c * unit)}, and ${say(25)} more to lie under and come up again.`}
 	</p>
 {:else}
 	<p class="mt-3 max-w-prose text-lg">{tubers.thrownOut} without an eye or not sound are thrown out: they would never shoot.</p>
