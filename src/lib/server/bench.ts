@@ -11,7 +11,7 @@ import { forecastBatch } from './wants.js';
 import * as state from './store/state.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import type { StageName } from '$lib/core/handbook/schema.js';
+import type { StageName, WayProfile } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { quantilesOf } from '$lib/core/odds/strike.js';
@@ -32,6 +32,8 @@ export interface BatchView extends Batch {
 	/** Expected on the viewed day: stage and pieces. */
 	expected: { stage: StageName | 'struck' | 'planned'; pieces: number };
 	next: Task | null;
+	/** What its pieces stand in, and how many of those: for the drawing to scale. */
+	holds: { name: string; areaCm2: number; count: number };
 	/** Is it rooted yet? Null when nothing is left to root. */
 	rooting: RootingView | null;
 }
@@ -112,7 +114,17 @@ export async function batchViews(
 			steps: (f?.usual?.steps ?? []).map((s) => ({ to: s.stage.to, from: isoOf(s.from), on: isoOf(s.to) })),
 			expected: f?.usual && day > now ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
 			next: tasks[0] ?? null,
-			rooting
+			rooting,
+			holds: holdsOf(b, profile)
 		};
 	});
+}
+
+/** Containers of a batch as they stand now: named by the person, else the handbook's for its stage. */
+function holdsOf(b: Batch, profile: WayProfile | undefined): BatchView['holds'] {
+	const { containers } = handbook();
+	const stage = b.potted > 0 ? profile?.stages.find((s) => s.to === 'potted' || s.to === 'ready') : profile?.stages[0];
+	const c = [...containers.values()].find((x) => x.name === b.container) ?? containers.get(stage?.holds ?? '');
+	const pieces = b.status === 'planned' ? b.plannedCount : inHand(b);
+	return { name: c?.name ?? 'pot', areaCm2: c?.area_cm2 ?? 81, count: Math.ceil(pieces / Math.max(1, c?.pieces ?? 1)) };
 }

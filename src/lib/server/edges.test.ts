@@ -248,8 +248,12 @@ describe('the register of varieties', () => {
 
 	it('is asked by name; an answer that is no answer, or none, is null', async () => {
 		expect([...standIns().keys()]).toEqual(['other', 'variety-register']);
-		body = JSON.stringify({ varieties: [{ variety: 'A', trade: 'B', number: '1', filed: 2000, until: 2020 }] });
-		expect(await lookUpVariety('lantern')).toHaveLength(1);
+		body = JSON.stringify({
+			varieties: [{ variety: 'A', trade: 'B', right: 'patent', number: '1', filed: '2000-05-01', granted: null, woody: false }]
+		});
+		expect(await lookUpVariety('lantern')).toMatchObject([{ rightName: 'live plant patent', until: '2020-04-30' }]);
+		body = body.replace('patent', 'a right nobody knows');
+		expect(await lookUpVariety('lantern')).toMatchObject([{ until: null }]);
 		body = '<html>';
 		expect(await lookUpVariety('lantern')).toBeNull();
 		body = JSON.stringify({ varieties: [{ variety: 7 }] });

@@ -11,6 +11,9 @@ export interface GuideChoice {
 	inWater: boolean;
 }
 
+/** How deep a stem goes under, cm, to half a centimetre: nobody measures closer. */
+export const underOf = (cut: Cut): number => Math.max(1, Math.round(2 * (cut.cm?.[1] ?? 12) * cut.deep) / 2);
+
 /** Surface, and how deep the ground is drawn. */
 const soil = (left: number, right: number, deep: number, water: boolean): Shape[] => [
 	{
@@ -54,7 +57,7 @@ export function drawGuide(cut: Cut, choice: GuideChoice, say: (cm: number) => st
 /** Stems, rods and basal shoots: as they stand in the mix or the water. */
 function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Drawing {
 	const [, long] = cut.cm ?? [8, 12, 15];
-	const under = Math.max(0.8, long * cut.deep);
+	const under = underOf(cut);
 	const above = long - under;
 	// Twice its thickness, so that it is seen.
 	const half = ((cut.mm ?? 4) / 10) * 1;
@@ -132,11 +135,10 @@ function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Dr
 		stroke: 'faded',
 		width: 0.05
 	});
-	shapes.push({ text: say(spread), x: spread / 2, y: -0.95, size: 0.62 * unit, anchor: 'middle' });
+	shapes.push({ text: say(spread), x: spread / 2, y: -0.95, size: 0.8 * unit, anchor: 'middle' });
 	for (const m of measure(left + 4.4 * unit, -above, under, say(long), -1))
-		shapes.push('text' in m ? { ...m, size: 0.72 * unit } : m);
-	for (const m of measure(right - 4.8 * unit, 0, under, say(under), 1))
-		shapes.push('text' in m ? { ...m, size: 0.72 * unit } : m);
+		shapes.push('text' in m ? { ...m, size: 0.9 * unit } : m);
+	for (const m of measure(right - 4.8 * unit, 0, under, say(under), 1)) shapes.push('text' in m ? { ...m, size: 0.9 * unit } : m);
 	if (choice.cover) {
 		const w = spread * 1.25 + half;
 		shapes.push({
@@ -154,19 +156,26 @@ function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Dr
 	};
 }
 
+const r3 = (x: number): number => Math.round(x * 1000) / 1000;
+
 /** Crown at soil level; a tuber by its neck. */
 function crown(cut: Cut, say: (cm: number) => string): Drawing {
 	const w = Math.max(4, cut.spread_cm / 2);
 	const tuber = cut.draws === 'tuber';
 	const shapes: Shape[] = soil(-w * 2, w * 2, w * 1.9, false);
 	if (tuber) {
-		for (const dx of [-0.9, 0, 0.9])
+		for (const dx of [-0.75, 0, 0.75]) {
+			// A neck at the crown, thick in the middle, running to a point.
+			const [x, y, fat] = [dx * w, w * 1.55, w * 0.26];
+			const [nx, ny] = [-y / Math.hypot(x, y), x / Math.hypot(x, y)];
+			const at = (along: number, across: number) => `${r3(x * along - nx * across)} ${r3(0.3 + y * along - ny * across)}`;
 			shapes.push({
-				path: `M${dx * w * 0.3} 0.4C${dx * w * 1.2 - 0.8} ${w * 0.5} ${dx * w * 1.3 - 0.6} ${w * 1.3} ${dx * w} ${w * 1.6}C${dx * w * 1.2 + 0.9} ${w * 1.2} ${dx * w * 0.9 + 0.9} ${w * 0.5} ${dx * w * 0.3 + 0.3} 0.4Z`,
+				path: `M${at(0, 0.2)}C${at(0.25, fat)} ${at(0.75, fat)} ${at(1, 0)}C${at(0.75, -fat)} ${at(0.25, -fat)} ${at(0, -0.2)}Z`,
 				fill: 'woody',
 				stroke: 'ink',
 				width: 0.06
 			});
+		}
 		shapes.push({ path: circle(0.2, 0.2, 0.35), fill: 'soft', stroke: 'cut', width: 0.08 });
 		shapes.push({ text: 'eye on the neck', x: 0.9, y: -0.4, size: w * 0.17, anchor: 'start' });
 	} else {

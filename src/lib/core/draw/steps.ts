@@ -1,6 +1,7 @@
 /** The work of one piece, step by step, in words made from the same figures as the drawing. */
 import type { Clock, Cut } from '../handbook/benchSchema.js';
 import type { Way, WayProfile } from '../handbook/schema.js';
+import { underOf } from './guide.js';
 import type { GuideChoice } from './guide.js';
 
 export interface Step {
@@ -32,7 +33,7 @@ export function stepsOf(
 	const add = (title: string, say: string, clock: Clock | null = null, caution = false) =>
 		steps.push({ title, say, clock, caution });
 	const [one, many] = way.piece;
-	const dangers = [...hazards.map((h) => `${h.what}: ${h.say}`), ...way.cautions];
+	const dangers = [...hazards.map((h) => `${h.what.charAt(0).toUpperCase()}${h.what.slice(1)}: ${h.say}`), ...way.cautions];
 	const blade =
 		cut.draws === 'clump' || cut.draws === 'tuber'
 			? 'Cut away from yourself, on a board; wipe the blade between plants.'
@@ -61,7 +62,7 @@ export function stepsOf(
 			`${length(usual)} long (${range(short, long)})${nodes}: just below a node on the ${one}, ${choice.slant ? 'at a slant, so that you know which end goes down' : 'straight across'}. The parent is cut just above a node and keeps two. ${tip}`.trim()
 		);
 		if (cut.draws !== 'rod') {
-			const bare = usual * cut.deep;
+			const bare = underOf(cut);
 			add(
 				'Strip',
 				`Bare the lower ${length(bare)}, ${count(cut.under ?? 1, 'node', 'nodes')} at least. Keep ${count(cut.leaves ?? 3, 'leaf or pair', 'leaves or pairs')} at the top${cut.halve ? ' and cut them across to half' : ''}.${cut.flowers_off ? ' Off with buds and flowers.' : ''}`
@@ -70,14 +71,14 @@ export function stepsOf(
 		if (choice.wound)
 			add(
 				'Wound',
-				`Draw a thin sliver off one side of the lowest ${length(Math.min(2.5, usual * cut.deep * 0.6))}: more surface for roots on hard wood.`
+				`Draw a thin sliver off one side of the lowest ${length(Math.min(2.5, underOf(cut) * 0.6))}: more surface for roots on hard wood.`
 			);
 		const soak = way.timers.find((t) => /^Soak the base/.test(t.say));
 		if (soak) add(soak.say, soak.why, soak);
 		if (choice.inWater) {
 			add(
 				'Set in water',
-				`The lowest ${length(usual * cut.deep)} under water, no leaf below the line. Change the water every 2–3 days.`
+				`The lowest ${length(underOf(cut))} under water, no leaf below the line. Change the water every 2–3 days.`
 			);
 		} else {
 			if (choice.hormone)
@@ -95,7 +96,7 @@ export function stepsOf(
 			}[cut.set];
 			add(
 				'Set',
-				`Make the hole first${choice.hormone ? ' so that the powder is not wiped off' : ''}. ${length(usual * cut.deep)} deep, never on the floor of the pot, ${place}, ${length(cut.spread_cm)} apart so that leaves do not touch. Firm. In: ${profile.medium}.`
+				`Make the hole first${choice.hormone ? ' so that the powder is not wiped off' : ''}. ${length(underOf(cut))} deep, never on the floor of the pot, ${place}, ${length(cut.spread_cm)} apart so that leaves do not touch. Firm. In: ${profile.medium}.`
 			);
 			add(
 				choice.cover ? 'Cover' : 'Leave open',

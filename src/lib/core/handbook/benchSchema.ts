@@ -98,3 +98,14 @@ export const sheetSchema = z.strictObject({
 	gap_y: z.number().min(0).max(50)
 });
 export type Sheet = z.infer<typeof sheetSchema>;
+
+/** How long a right in a variety runs. */
+export const termSchema = z.strictObject({
+	id: z.string(),
+	name: z.string(),
+	years: z.number().int().min(1).max(60),
+	woody_years: z.number().int().min(1).max(60),
+	from: z.enum(['filed', 'granted']),
+	src
+});
+export type TermRow = z.infer<typeof termSchema>;

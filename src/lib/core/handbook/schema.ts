@@ -5,7 +5,7 @@
  */
 import { z } from 'zod';
 import { clockSchema, cutFields, cutSchema, vesselSchema, warmthSchema } from './benchSchema.js';
-import type { Cut, MaterialRow, MixRow, Sheet } from './benchSchema.js';
+import type { Cut, MaterialRow, MixRow, Sheet, TermRow } from './benchSchema.js';
 import { momentSchema as moment } from '../season/moments.js';
 
 const src = z.string().min(1);
@@ -225,6 +225,7 @@ export interface Handbook {
 	materials: Map<string, MaterialRow>;
 	mixes: Map<string, MixRow>;
 	sheets: Map<string, Sheet>;
+	terms: Map<string, TermRow>;
 }
 
 /** How a kind's piece is cut: the way's usual, with what is particular to the kind. */

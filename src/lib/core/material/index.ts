@@ -5,3 +5,4 @@ export * from './leaves.js';
 export * from './lengths.js';
 export * from './protection.js';
 export * from './stem.js';
+export * from './term.js';

@@ -18,6 +18,13 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const views = await batchViews(garden, day, living);
 		views.sort((a, b) => (a.next?.from ?? Infinity) - (b.next?.from ?? Infinity));
 		const kinds = new Map((await batchViews(garden, day, ended)).map((v) => [v.id, v]));
-		return { living: views, ended: ended.map((b) => kinds.get(b.id)!), day };
+		const places = (await state.places(db, garden.id)).filter((p) => !p.closed);
+		return {
+			places: places.map((p) => ({ id: p.id, name: p.name, roomCm2: p.room_cm2 })),
+			byPlace: url.searchParams.get('by') === 'place',
+			living: views,
+			ended: ended.map((b) => kinds.get(b.id)!),
+			day
+		};
 	});
 };

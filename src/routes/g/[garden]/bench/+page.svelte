@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import PlaceView from './PlaceView.svelte';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
@@ -42,46 +43,60 @@
 		No batch yet. Say what you want and take a plan, or strike pieces from a stock plant.
 	</p>
 {/if}
-<ul class="mt-6 border-t border-ink">
-	{#each data.living as b (b.id)}
-		<li class="border-b border-rule">
-			<a
-				href="{base}/bench/{b.id}"
-				class="grid items-center gap-x-6 gap-y-2 py-3 hover:bg-pane sm:grid-cols-[5.5rem_1fr_16rem_11rem]"
-			>
-				<span class="w-fit border border-ink px-2 py-1 font-mono text-lg">{b.code}</span>
-				<div>
-					<p class="text-lg leading-tight font-semibold">{b.kindName}</p>
-					<p class="note">
-						{b.wayName} · {b.status === 'planned'
-							? `planned for ${sayDate(b.plannedOn!)}`
-							: `struck ${sayDate(b.struckOn!)}`}{b.placeName ? ` · ${b.placeName}` : ''}
-					</p>
-				</div>
-				<div>
-					{#if data.isToday}
-						<PieceBar batch={b} />
-						{#if b.rooting}<p class="font-semibold first-letter:uppercase">{b.rooting.word}</p>{/if}
-					{:else}
-						<p>
-							<span class="font-head text-2xl font-semibold">{Math.round(b.expected.pieces)}</span>
-							{STAGE_WORDS[b.expected.stage]}
+{#if data.living.length && data.isToday}
+	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label="Order">
+		<a class="act {data.byPlace ? '' : 'act-main'}" aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench"
+			>What asks first</a
+		>
+		<a class="act {data.byPlace ? 'act-main' : ''}" aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place"
+			>What stands where</a
+		>
+	</p>
+{/if}
+{#if data.byPlace && data.isToday}
+	<PlaceView batches={data.living} places={data.places} day={data.day} {base} />
+{:else}
+	<ul class="mt-6 border-t border-ink">
+		{#each data.living as b (b.id)}
+			<li class="border-b border-rule">
+				<a
+					href="{base}/bench/{b.id}"
+					class="grid items-center gap-x-6 gap-y-2 py-3 hover:bg-pane sm:grid-cols-[5.5rem_1fr_16rem_11rem]"
+				>
+					<span class="w-fit border border-ink px-2 py-1 font-mono text-lg">{b.code}</span>
+					<div>
+						<p class="text-lg leading-tight font-semibold">{b.kindName}</p>
+						<p class="note">
+							{b.wayName} · {b.status === 'planned'
+								? `planned for ${sayDate(b.plannedOn!)}`
+								: `struck ${sayDate(b.struckOn!)}`}{b.placeName ? ` · ${b.placeName}` : ''}
 						</p>
-					{/if}
-				</div>
-				<p>
-					{#if !data.isToday}
-						{#if b.plantedOn}<span class="text-faded">Planted about {sayDate(b.plantedOn.usual)}</span>{/if}
-					{:else if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
-						<span class={b.next.by < data.day ? 'font-semibold text-madder' : 'text-faded'}
-							>{b.next.by < data.day ? 'late, ' : ''}from {sayDate(isoOf(b.next.from), false)}</span
-						>
-					{:else}<span class="text-faded">Nothing to do</span>{/if}
-				</p>
-			</a>
-		</li>
-	{/each}
-</ul>
+					</div>
+					<div>
+						{#if data.isToday}
+							<PieceBar batch={b} />
+							{#if b.rooting}<p class="font-semibold first-letter:uppercase">{b.rooting.word}</p>{/if}
+						{:else}
+							<p>
+								<span class="font-head text-2xl font-semibold">{Math.round(b.expected.pieces)}</span>
+								{STAGE_WORDS[b.expected.stage]}
+							</p>
+						{/if}
+					</div>
+					<p>
+						{#if !data.isToday}
+							{#if b.plantedOn}<span class="text-faded">Planted about {sayDate(b.plantedOn.usual)}</span>{/if}
+						{:else if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
+							<span class={b.next.by < data.day ? 'font-semibold text-madder' : 'text-faded'}
+								>{b.next.by < data.day ? 'late, ' : ''}from {sayDate(isoOf(b.next.from), false)}</span
+							>
+						{:else}<span class="text-faded">Nothing to do</span>{/if}
+					</p>
+				</a>
+			</li>
+		{/each}
+	</ul>
+{/if}
 {#if data.ended.length}
 	<details class="mt-6">
 		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Ended batches, the newest</summary>

@@ -99,8 +99,7 @@
 							>
 						</p>
 						<p class="note">
-							{r.code ?? r.kindName}
-							{r.code ? r.kindName : ''}, {r.pieces}
+							{r.code ? `${r.code} ` : ''}{r.kindName}, {r.pieces}
 							{r.piece[1]}, {r.filled.each} to each, {sayLength(r.filling.spreadCm, units)} apart so that leaves do not touch{r.on
 								? ` · planned for ${sayDate(r.on)}`
 								: ''}
@@ -132,7 +131,7 @@
 							<td class="py-2">{m.name}</td>
 							<td class="text-right text-lg font-semibold whitespace-nowrap">{volume(m.litres)}</td>
 							<td class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</td>
-							<td class="text-right">
+							<td class="pl-4 text-right whitespace-nowrap">
 								{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
 										class="note block">{money(m.buy.cost, data.garden.currency)}</span
 									>{:else}{volume(m.short)} to be found{/if}

@@ -14,6 +14,7 @@ import { dayNumber } from '$lib/core/dates.js';
 import { seasonOf } from '$lib/server/season.js';
 import { stripWindows } from '$lib/server/windows.js';
 import * as state from '$lib/server/store/state.js';
+import { lineage } from '$lib/server/lineage.js';
 import { wantViews } from '$lib/server/wants.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 
@@ -54,7 +55,8 @@ export const load: PageServerLoad = async ({ params, url }) => {
 				days: profile.stages[0]!.days,
 				schools: profile.schools.map((id) => handbook().schools.get(id)!)
 			},
-			potIn: potted ? (handbook().containers.get(potted.holds)?.name ?? '') : '',
+			potIn: nextPot(row.container, potted?.holds ?? null),
+			line: await lineage(garden.id, row),
 			hazards: kind.hazards,
 			places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),
 			want: want && {
@@ -76,6 +78,13 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		};
 	});
 };
+
+/** The next pot of the ladder: after what they stand in now, else what the handbook pots them in. */
+function nextPot(container: string, holds: string | null): string {
+	const { containers } = handbook();
+	const now = [...containers.values()].find((c) => c.name === container);
+	return containers.get(now?.next ?? holds ?? '')?.name ?? container;
+}
 
 type Verb =
 	| 'struck'

@@ -333,6 +333,23 @@
 	</div>
 
 	<aside class="flex flex-col gap-6">
+		{#if data.line.generation > 1 || data.line.copies.length}
+			<section>
+				<h2 class="border-b border-ink pb-1">Its line</h2>
+				{#if data.line.generation > 1}<p class="mt-2">
+						Generation {data.line.generation} here:
+						{#each data.line.batches as l, i (l.id)}{i ? ' → ' : ''}{#if l.id === b.id}{l.code}{:else}<a
+									href="{base}/bench/{l.id}">{l.code}</a
+								>{/if}{/each}. Long-standing water stock declines: strike fresh from the newest.
+					</p>{/if}
+				<p class="mt-2">
+					{#if data.line.copies.length}Copies elsewhere, should this one fail:
+						{#each data.line.copies as c, i (c.id)}{i ? ', ' : ''}<a href="{base}/bench/{c.id}">{c.code}</a> ({c.pieces}{c.place
+								? `, ${c.place}`
+								: ''}){/each}.{:else}No living copy in another place.{/if}
+				</p>
+			</section>
+		{/if}
 		{#if b.steps.length}
 			<section>
 				<h2 class="border-b border-ink pb-1">What is ahead, usually</h2>

@@ -84,7 +84,7 @@
 						label="Look up in the register"
 						name="variety"
 						value={data.asked}
-						hint="A made-up register that stands in for the real one."
+						hint="By variety, trade name or number. A made-up register that stands in for the real one."
 					/>
 				</div>
 				<button class="act mb-6">Look</button>
@@ -96,7 +96,12 @@
 			{:else if data.found}
 				<ul>
 					{#each data.found as v (v.number)}<li>
-							‘{v.variety}’, sold as {v.trade}: no. {v.number}, filed {v.filed}, term ends {v.until}.
+							‘{v.variety}’, sold as {v.trade}: {v.rightName}
+							{v.number}{v.filed ? `, filed ${sayDate(v.filed)}` : ''}{v.granted
+								? `, granted ${sayDate(v.granted)}`
+								: ', applied for'}. {v.until
+								? `${v.until < data.garden.today ? 'Its term ended' : 'Its term runs until'} ${sayDate(v.until)}.`
+								: 'When its term ends is not known: treat it as protected.'}
 						</li>{/each}
 				</ul>
 			{/if}

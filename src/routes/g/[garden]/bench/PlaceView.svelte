@@ -1,0 +1,78 @@
+<script lang="ts">
+	/** What stands where: every place in walking order, its trays and pots to scale, what needs a look marked. */
+	import type { BatchView } from '$lib/server/bench.js';
+	interface Props {
+		batches: BatchView[];
+		places: { id: string; name: string; roomCm2: number | null }[];
+		day: number;
+		base: string;
+	}
+	let { batches, places, day, base }: Props = $props();
+	/** Pixels for a centimetre: a seed tray is as wide as a thumb is long. */
+	const PX = 2.2;
+	const MOST_DRAWN = 30;
+	const shelves = $derived(
+		[...places, { id: '', name: 'No place given', roomCm2: null }]
+			.map((p) => {
+				const here = batches.filter((b) => (b.placeId ?? '') === p.id && b.status === 'growing' && b.inHand > 0);
+				return { ...p, here, used: here.reduce((sum, b) => sum + b.holds.areaCm2 * b.holds.count, 0) };
+			})
+			.filter((p) => p.here.length > 0)
+	);
+	const side = (cm2: number) => Math.max(10, Math.sqrt(cm2) * PX);
+	const asks = (b: BatchView) => b.next !== null && b.next.from <= day;
+</script>
+
+{#each shelves as p (p.id)}
+	<section class="mt-6 border-t border-ink pt-2">
+		<div class="flex flex-wrap items-baseline justify-between gap-3">
+			<h2>{p.name}</h2>
+			{#if p.roomCm2}<p class="note">{Math.round((100 * p.used) / p.roomCm2)} % of its room in use</p>{/if}
+		</div>
+		<ul class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-4">
+			{#each p.here as b (b.id)}
+				<li class="max-w-full">
+					<a href="{base}/bench/{b.id}" class="block text-ink hover:bg-pane">
+						<span class="flex max-w-[22rem] flex-wrap items-end gap-0.5" aria-hidden="true">
+							{#each { length: Math.min(MOST_DRAWN, b.holds.count) } as _, i (i)}<span
+									class="vessel {asks(b) ? 'asks' : ''} {b.potted > 0 ? 'potted' : b.rooted > 0 ? 'rooted' : ''}"
+									style:width="{side(b.holds.areaCm2)}px"
+									style:height="{side(b.holds.areaCm2)}px"
+								></span>{/each}{#if b.holds.count > MOST_DRAWN}<span class="note">and {b.holds.count - MOST_DRAWN} more</span
+								>{/if}
+						</span>
+						<span class="mt-1 block leading-tight"
+							><span class="border border-ink px-1 font-mono">{b.code}</span>
+							<span class="font-semibold">{b.kindName}</span></span
+						>
+						<span class="note block first-letter:uppercase"
+							>{b.holds.count} × {b.holds.name} · {b.rooting ? b.rooting.word : b.potted > 0 ? 'potted' : 'rooted'}{asks(b)
+								? ' · asks for you now'
+								: ''}</span
+						>
+					</a>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/each}
+<p class="note mt-6">
+	To scale from above. Empty outline: rooting; half filled: rooted; filled: potted. A heavy yellow edge asks for you now.
+</p>
+
+<style>
+	.vessel {
+		display: inline-block;
+		border: 1.5px solid var(--color-bottle);
+		background: #fff;
+	}
+	.rooted {
+		background: linear-gradient(to top, var(--color-leaf) 50%, #fff 50%);
+	}
+	.potted {
+		background: var(--color-leaf);
+	}
+	.asks {
+		border: 3px solid var(--color-catkin-deep);
+	}
+</style>
