@@ -3,14 +3,10 @@ import { chromium } from '@playwright/test';
 import { randomLcg } from 'd3-random';
 import jstat from 'jstat';
 import pg from 'pg';
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { parse } from 'yaml';
 import { CHROMIUM } from '../bin/demoApp.js';
 import type { DemoApp } from '../bin/demoApp.js';
-import { ROOT } from '../bin/lib.js';
+import { allKinds } from '../src/testing/handbook.js';
 import { dayInYear, isoOf } from '../src/lib/core/dates.js';
-import { kindSchema } from '../src/lib/core/handbook/schema.js';
 import {
 	climateOfRecord,
 	fitGenerator,
@@ -96,8 +92,7 @@ export async function benchSeason(app: DemoApp, tell: (line?: string) => void, m
 	);
 	const rc = climateOfRecord(record, AT)!;
 	tell(`| sixty scenarios of four years each | ${ms(time(() => void scenariosOf(record, rc, 2026, null), 9))} |`);
-	const folder = join(ROOT, 'handbook', 'kinds');
-	const kinds = readdirSync(folder).map((f) => kindSchema.parse(parse(readFileSync(join(folder, f), 'utf8'))));
+	const kinds = allKinds();
 	const ways = kinds.flatMap((kind) => kind.ways.map((w) => ({ kind, rule: w.window })));
 	const sixty = Array.from({ length: 60 }, (_, i) => ways[i % ways.length]!);
 	const windows = time(() => {
@@ -130,7 +125,7 @@ export async function benchSeason(app: DemoApp, tell: (line?: string) => void, m
 }
 
 /** Growing batches of the demo's kinds in the demo's places, so many in all; those of an earlier filling go. */
-async function fillBench(url: string, batches: number): Promise<void> {
+export async function fillBench(url: string, batches: number): Promise<void> {
 	const client = new pg.Client({ connectionString: url });
 	await client.connect();
 	await client.query(`DELETE FROM batch WHERE code LIKE 'Y%'`);

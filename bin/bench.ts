@@ -14,6 +14,7 @@ import { betaOf } from '../src/lib/core/odds/beta.js';
 import { outcome } from '../src/lib/core/odds/chain.js';
 import { strike } from '../src/lib/core/odds/strike.js';
 import { fillLedger } from '../bench/fillLedger.js';
+import { benchBench } from '../bench/atBench.js';
 import { benchSeason } from '../bench/season.js';
 
 const lines: string[] = [];
@@ -107,6 +108,7 @@ await app.close();
 
 const own = await openDemoApp();
 await benchSeason(own, tell, ms);
+await benchBench(own, tell, ms);
 await own.close();
 
 // ── script of the first load

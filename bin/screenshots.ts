@@ -15,6 +15,8 @@ interface Shot {
 	size?: typeof WIDE;
 	/** Text of a link in the page to follow first. */
 	follow?: string;
+	/** Text of a link to follow after that. */
+	then?: string;
 	/** Name of a button to press before the picture. */
 	press?: string;
 	whole?: boolean;
@@ -25,20 +27,20 @@ const SHOTS: Shot[] = [
 	{ name: 'round-phone', path: 'round', size: PHONE },
 	{ name: 'weather', path: 'weather' },
 	{ name: 'year', path: 'year' },
-	{ name: 'away', path: 'round/away?from=2026-09-08&to=2026-09-18', whole: true },
 	{ name: 'wants', path: 'wants' },
 	{ name: 'want-plan', path: 'wants', follow: 'cover the upper bank', press: 'Other days', whole: true },
-	{ name: 'want-new', path: 'wants/new?kind=lavender' },
 	{ name: 'stock', path: 'stock' },
-	{ name: 'stock-plant', path: 'stock', follow: 'plum' },
+	{ name: 'cuts', path: 'stock', follow: 'red stems', then: 'Where to cut, and what it gives', whole: true },
 	{ name: 'bench', path: 'bench' },
-	{ name: 'bench-ahead', path: 'bench?day=2027-05-20' },
-	{ name: 'batch', path: 'bench', follow: 'Border penstemon', press: 'Check', whole: true },
-	{ name: 'batch-phone', path: 'bench', follow: 'Border penstemon', press: 'Check', size: PHONE },
+	{ name: 'bench-places', path: 'bench?by=place' },
+	{ name: 'batch', path: 'bench', follow: 'Border penstemon', whole: true },
+	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE },
+	{ name: 'guide', path: 'guide/lavender/semi-ripe', whole: true },
+	{ name: 'guide-phone', path: 'guide/streptocarpus/leaf', size: PHONE },
+	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
+	{ name: 'labels', path: 'labels?codes=338-4' },
 	{ name: 'ledger', path: 'ledger' },
-	{ name: 'handbook', path: 'handbook' },
 	{ name: 'handbook-kind', path: 'handbook/lavender' },
-	{ name: 'settings', path: 'settings' },
 	{ name: 'first-run', path: '../../new' }
 ];
 
@@ -56,6 +58,10 @@ for (const shot of SHOTS) {
 		await page.locator('main a', { hasText: shot.follow }).first().click();
 		await page.waitForLoadState('networkidle');
 		await page.locator('main h1').waitFor();
+	}
+	if (shot.then) {
+		await page.getByRole('link', { name: shot.then }).click();
+		await page.waitForLoadState('networkidle');
 	}
 	// Fonts and the strip settle.
 	await page.waitForTimeout(400);

@@ -15,6 +15,12 @@ const SCREENS = [
 	'stock/new',
 	'bench',
 	'bench/new',
+	'bench?by=place',
+	'mix',
+	'mix?kind=box&way=semi-ripe&n=120',
+	'labels',
+	'guide/lavender/semi-ripe',
+	'guide/daylily/division',
 	'ledger',
 	'handbook',
 	'handbook/lavender',
@@ -24,7 +30,7 @@ const SCREENS = [
 
 for (const width of [1280, 390])
 	test(`screens are sound at ${width} px`, async ({ app, page }) => {
-		test.setTimeout(240_000);
+		test.setTimeout(360_000);
 		await page.setViewportSize({ width, height: 844 });
 		const wrong: string[] = [];
 		page.on('pageerror', (e) => wrong.push(`${page.url()}: ${e.message}`));
@@ -38,6 +44,7 @@ for (const width of [1280, 390])
 				.evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).pathname));
 			expect(links.length, list).toBeGreaterThan(3);
 			paths.push(...links.slice(0, 3).map((l) => l.split('/').slice(3).join('/')));
+			if (list === 'stock') paths.push(...links.slice(0, 2).map((l) => `${l.split('/').slice(3).join('/')}/cuts`));
 		}
 		for (const path of paths) {
 			await page.goto(`${app.demo}/${path}`);

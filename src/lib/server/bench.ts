@@ -3,7 +3,7 @@ import { kindsOf, recordOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
-import { rootingOf, ROOTING_DAYS } from './rooting.js';
+import { meansOf, rootingOf, ROOTING_DAYS } from './rooting.js';
 import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import { readingsSince } from './store/weather.js';
@@ -77,6 +77,7 @@ export async function batchViews(
 		living.map((b) => b.kindId)
 	);
 	const now = dayNumber(garden.today);
+	const means = meansOf(places, readings, season.sky);
 	return batches.map((b): BatchView => {
 		const kind = kinds.get(b.kindId);
 		const profile = wayIn(kind, b.wayId);
@@ -86,17 +87,7 @@ export async function batchViews(
 		const place = places.find((p) => p.id === b.placeId);
 		const rooting =
 			kind && profile
-				? rootingOf(
-						garden,
-						b,
-						kind,
-						profile,
-						record.of(b.kindId, b.wayId, b.seen),
-						place,
-						readings.get(b.placeId ?? ''),
-						season.sky,
-						withCurve
-					)
+				? rootingOf(garden, b, kind, profile, record.of(b.kindId, b.wayId, b.seen), means(b.placeId), withCurve)
 				: null;
 		const tasks = kind && profile ? batchTasks(b, kind, profile, day, day + 500, garden.climate, rooting) : [];
 		tasks.sort((a, c) => a.from - c.from);

@@ -42,6 +42,28 @@ export function meanAt(
 	return Math.min(high ?? Infinity, Math.max(low ?? -Infinity, mild));
 }
 
+/** Means by place and day, each reckoned once: many batches stand at one place. */
+export function meansOf(
+	places: readonly PlaceRow[],
+	readings: ReadonlyMap<string, ReadingsOf>,
+	sky: SkyOf
+): (placeId: string | null) => (day: DayNumber) => number {
+	const known = new Map<string, Map<DayNumber, number>>();
+	return (placeId) => {
+		const key = placeId ?? '';
+		let days = known.get(key);
+		if (!days) known.set(key, (days = new Map()));
+		const mine = days;
+		const place = places.find((p) => p.id === placeId);
+		const read = readings.get(key);
+		return (day) => {
+			let mean = mine.get(day);
+			if (mean === undefined) mine.set(day, (mean = meanAt(place, read, sky, day)));
+			return mean;
+		};
+	};
+}
+
 export interface RootingView extends RootingFacts {
 	word: string;
 	sentence: string;
@@ -65,9 +87,7 @@ export function rootingOf(
 	kind: Kind,
 	profile: WayProfile,
 	others: Tallies,
-	place: PlaceRow | undefined,
-	readings: ReadingsOf | undefined,
-	sky: SkyOf,
+	meanOn: (day: DayNumber) => number,
 	withCurve: boolean
 ): RootingView | null {
 	const stage = profile.stages.find((s) => s.to === 'rooted');
@@ -76,7 +96,7 @@ export function rootingOf(
 	const warm = handbook().ways.get(profile.way)!.warmth;
 	const today = dayNumber(garden.today);
 	const struck = dayNumber(b.struckOn);
-	const warmthOn = (day: DayNumber) => warmthDays(meanAt(place, readings, sky, day), warm);
+	const warmthOn = (day: DayNumber) => warmthDays(meanOn(day), warm);
 	// Sums of warmth by days since the strike, filled as far as they are asked for.
 	const sums = [0];
 	const warmthAt = (day: DayNumber): number => {

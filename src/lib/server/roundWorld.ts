@@ -4,8 +4,8 @@ import type { Garden, RecordOf } from './context.js';
 import { database } from './db.js';
 import { vesselsOf } from './mixing.js';
 import type { VesselChoice } from './mixing.js';
-import { rootingOf, ROOTING_DAYS } from './rooting.js';
-import type { ReadingsOf, RootingView } from './rooting.js';
+import { meansOf, rootingOf, ROOTING_DAYS } from './rooting.js';
+import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import type { Season } from './season.js';
 import * as care from './store/care.js';
@@ -32,7 +32,7 @@ export interface RoundWorld {
 	wants: state.WantRow[];
 	marks: Marks;
 	record: RecordOf;
-	readings: Map<string, ReadingsOf>;
+	means: ReturnType<typeof meansOf>;
 	vessels: VesselChoice[];
 }
 
@@ -76,7 +76,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 		stocks,
 		wants,
 		record,
-		readings,
+		means: meansOf(places, readings, season.sky),
 		vessels,
 		marks: (work, target) => marks.get(`${work} ${target}`)
 	};
@@ -87,7 +87,6 @@ export function rootingIn(w: RoundWorld, b: Batch): RootingView | null {
 	const kind = w.kinds.get(b.kindId);
 	const profile = wayIn(kind, b.wayId);
 	if (!kind || !profile) return null;
-	const place = w.places.find((p) => p.id === b.placeId);
 	const others = w.record.of(b.kindId, b.wayId, b.seen);
-	return rootingOf(w.garden, b, kind, profile, others, place, w.readings.get(b.placeId ?? ''), w.season.sky, false);
+	return rootingOf(w.garden, b, kind, profile, others, w.means(b.placeId), false);
 }

@@ -117,7 +117,7 @@ export function pieceChance(s: Stem, r: CutRules, start: number, end: number, wo
 }
 
 /** The piece from node i to node j (j may be past the last node: then it keeps the tip); null if the way does not take it. */
-function pieceBetween(s: Stem, r: CutRules, i: number, j: number): StemPiece | null {
+export function pieceBetween(s: Stem, r: CutRules, i: number, j: number): StemPiece | null {
 	const isTip = j === s.nodes.length;
 	if (isTip ? r.tip === 'never' : r.tip === 'only') return null;
 	const last = isTip ? s.nodes.length - 1 : j;

@@ -1,12 +1,12 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	let stockId = $derived(data.stock);
-	// svelte-ignore state_referenced_locally
-	let wayId = $state(data.way);
+	let wayId = $state(untrack(() => data.way));
 	const stock = $derived(data.stocks.find((s) => s.id === stockId));
 	const way = $derived(stock?.ways.find((w) => w.id === wayId) ?? stock?.ways[0]);
 	$effect(() => {

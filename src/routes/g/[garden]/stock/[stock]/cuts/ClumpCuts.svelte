@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A clump and its divisions, few and big or many and small. */
+	import { untrack } from 'svelte';
 	import { drawClump } from '$lib/core/draw/index.js';
 	import { AIMS, checkClump, divide } from '$lib/core/material/clump.js';
 	import type { Clump, DivisionAim } from '$lib/core/material/clump.js';
@@ -17,10 +18,9 @@
 	}
 	let { usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, inches, say, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
-	// svelte-ignore state_referenced_locally
-	let across = $state(Math.round(((sizeCm ?? usualCm) / unit) * 10) / 10);
-	// svelte-ignore state_referenced_locally
-	let age = $state<number | null>(ageYears);
+	// What is typed over these stays, whatever is looked up meanwhile.
+	let across = $state(untrack(() => Math.round(((sizeCm ?? usualCm) / unit) * 10) / 10));
+	let age = $state<number | null>(untrack(() => ageYears));
 	let points = $state<number | null>(null);
 	let dead = $state(0);
 	let lifted = $state(100);

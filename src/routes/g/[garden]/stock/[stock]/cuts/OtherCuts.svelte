@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
+	import { untrack } from 'svelte';
 	import type { Cut } from '$lib/core/handbook/benchSchema.js';
 	import { byEyes } from '$lib/core/material/clump.js';
 	import { leafHalves, leafTips } from '$lib/core/material/leaves.js';
@@ -14,9 +15,16 @@
 	let { cut, chance, inches, say, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
 	let a = $state(6);
-	// svelte-ignore state_referenced_locally
 	let b = $state(
-		cut.draws === 'leaf' ? Math.round((cut.cm?.[1] ?? 12) / unit) : cut.draws === 'root' ? Math.round(20 / unit) : 5
+		untrack(() =>
+			cut.draws === 'leaf'
+				? Math.round((cut.cm?.[1] ?? 12) / unit)
+				: cut.draws === 'root'
+					? Math.round(20 / unit)
+					: cut.draws === 'layer'
+						? Math.round(60 / unit)
+						: 5
+		)
 	);
 	let c = $state(6);
 	let tug = $state<'resists' | 'gives'>('resists');
@@ -34,9 +42,11 @@
 				? roots.pieces
 				: cut.draws === 'tuber'
 					? tubers.count
-					: verdict.take
-						? whole(a, 500)
-						: 0
+					: cut.draws === 'layer'
+						? layered
+						: verdict.take
+							? whole(a, 500)
+							: 0
 	);
 	$effect(() => onresult(pieces, pieces * chance));
 	const names = $derived(
