@@ -347,6 +347,16 @@ function tellStep(step: Step, batchId: string, name: string, on: string, n: (cou
 	switch (step[1]) {
 		case 'check':
 			return [act('batch.checked', { alive: n(step[2]), rooted: n(step[3]), sign: step[4] ?? 'none' }, step[5])];
+		case 'tray': {
+			const pieces = n(step[2]);
+			const [columns, groups] = [step[3], step[4]];
+			const rows = Math.ceil(pieces / columns);
+			// By turns along the row, and turned about from row to row.
+			const of = Array.from({ length: rows * columns }, (_, i) =>
+				i < pieces ? (i + Math.floor(i / columns)) % groups.length : -1
+			);
+			return [act('batch.laid-out', { rows, columns, groups, of })];
+		}
 		case 'pot':
 			return [
 				act('batch.potted', {

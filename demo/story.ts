@@ -288,7 +288,9 @@ export type Step =
 	| [day: string, verb: 'plant', count: number, place: PlaceName]
 	| [day: string, verb: 'give', count: number, to: string]
 	| [day: string, verb: 'lose', count: number, why: string, planted?: boolean]
-	| [day: string, verb: 'keep', count: number];
+	| [day: string, verb: 'keep', count: number]
+	/** Laid out in rows of so many, treatments dealt out by turns. */
+	| [day: string, verb: 'tray', count: number, columns: number, groups: string[]];
 
 export const BATCHES: BatchStory[] = [
 	{
@@ -437,6 +439,7 @@ export const BATCHES: BatchStory[] = [
 		place: 'bench',
 		want: 'fete',
 		acts: [
+			['08-24', 'tray', 24, 6, ['powder', 'none']],
 			['09-10', 'check', 21, 17, 'new growth'],
 			['09-17', 'pot', 18, '9 cm pot'],
 			['09-28', 'move', 'shelf'],

@@ -69,7 +69,7 @@ for (const size of SIZES)
 			await page.getByRole('button', { name: 'Struck', exact: true }).click();
 			await expect(toast(page)).toContainText(`Struck ${struck}`);
 			await page.getByRole('link', { name: 'Label', exact: true }).click();
-			const picture = await page.request.get((await page.getByTestId('label').getAttribute('src'))!);
+			const picture = await page.request.get(`${app.url}${await page.getByTestId('label').getAttribute('src')}`);
 			expect(await picture.text()).toMatch(/Border penstemon/);
 			expect(await picture.text()).toMatch(/[2-9A-Z]{3}-[2-9A-Z]/);
 			await page.goBack();

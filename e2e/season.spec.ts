@@ -105,7 +105,7 @@ test('care is one tap, can be put off, skipped and counted where one stands', as
 	await pinch.getByLabel('Until').fill('2026-09-08');
 	await pinch.getByRole('button', { name: 'Put off', exact: true }).click();
 	await expect(page.locator('main li').filter({ hasText: 'Pinch out' }).filter({ hasText: 'From 8 Sept' }).first()).toBeVisible();
-	const look = page.locator('main li li').filter({ hasText: 'Look at 20 Ivy-leaved pelargonium' });
+	const look = page.locator('main li').filter({ hasText: 'Look at 20 Ivy-leaved pelargonium' });
 	await look.getByRole('button', { name: 'Count' }).click();
 	await look.getByLabel('Alive', { exact: true }).fill('18');
 	await look.getByLabel('Of these rooted', { exact: true }).fill('15');

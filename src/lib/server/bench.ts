@@ -82,13 +82,16 @@ export async function batchViews(
 		const kind = kinds.get(b.kindId);
 		const profile = wayIn(kind, b.wayId);
 		const way = profile ? handbook().ways.get(profile.way) : undefined;
-		const f = b.status === 'dropped' || b.status === 'done' ? null : forecastBatch(b, kinds, record, garden, null);
-		const q = f ? quantilesOf(f.pmf) : null;
 		const place = places.find((p) => p.id === b.placeId);
 		const rooting =
 			kind && profile
 				? rootingOf(garden, b, kind, profile, record.of(b.kindId, b.wayId, b.seen), means(b.placeId), withCurve)
 				: null;
+		const f =
+			b.status === 'dropped' || b.status === 'done'
+				? null
+				: forecastBatch(b, kinds, record, garden, null, undefined, rooting?.late ?? 0);
+		const q = f ? quantilesOf(f.pmf) : null;
 		const tasks = kind && profile ? batchTasks(b, kind, profile, day, day + 500, garden.climate, rooting) : [];
 		tasks.sort((a, c) => a.from - c.from);
 		return {

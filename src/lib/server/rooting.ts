@@ -71,6 +71,8 @@ export interface RootingView extends RootingFacts {
 	warmth: number;
 	days: number;
 	pace: number;
+	/** Days that the warmth and the looks put the usual rooting later (or earlier) than the handbook's days; 0 where the stage waits for growth. */
+	late: number;
 	/** Of the whole batch: share expected to have rooted by each day, for the curve. */
 	curve: { day: DayNumber; share: number }[];
 	looks: { day: DayNumber; share: number }[];
@@ -126,6 +128,10 @@ export function rootingOf(
 		warmth: at,
 		days: today - struck,
 		pace: r.pace,
+		late:
+			stage.grows === 'season' || dates.half === null
+				? 0
+				: Math.max(today + dates.half, today) - Math.max(today, struck + stage.days[1]),
 		curve: withCurve ? curveOf(r, struck, today, warmthAt, facts) : [],
 		looks: withCurve
 			? b.looks.flatMap((l) => {

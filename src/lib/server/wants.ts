@@ -65,7 +65,9 @@ export function forecastBatch(
 	record: Awaited<ReturnType<typeof recordOf>>,
 	garden: Garden,
 	due: DayNumber | null,
-	replace?: { stage: StageName; odds: Beta }
+	replace?: { stage: StageName; odds: Beta },
+	/** Days that the unrooted are later than the handbook's days, by warmth and looks. */
+	late = 0
 ): Forecast | null {
 	const kind = kinds.get(b.kindId);
 	const way = wayIn(kind, b.wayId);
@@ -73,6 +75,7 @@ export function forecastBatch(
 	const today = dayNumber(garden.today);
 	const odds = oddsFor(kind, b.wayId, record.of(b.kindId, b.wayId, b.seen));
 	const standing = standingOf(b, today);
+	standing.struckOn += late;
 	if (replace) {
 		odds.set(replace.stage, replace.odds);
 		// The stage is set, whatever was counted and however slow it was.

@@ -3,3 +3,4 @@ export * from './mixing.js';
 export * from './vessel.js';
 export * from './prepare.js';
 export * from './readMix.js';
+export * from './potOn.js';

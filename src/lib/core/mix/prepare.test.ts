@@ -1,6 +1,6 @@
 /** From batches to what is filled, wetted and bought. */
 import { describe, expect, it } from 'vitest';
-import { fill, prepare, readMix } from './index.js';
+import { fill, potFor, prepare, readMix } from './index.js';
 import { allKinds } from '../../../testing/handbook.js';
 import type { Filling, Material } from './index.js';
 
@@ -66,5 +66,31 @@ describe('mixes as they are written', () => {
 			for (const w of kind.ways)
 				if (!/^water|row|where it is|weed-free|rhizome/i.test(w.medium))
 					expect(readMix(w.medium), `${kind.id}: ${w.medium}`).not.toBeNull();
+	});
+});
+
+describe('the next pot', () => {
+	const round = (topCm: number) => ({
+		id: `p${topCm}`,
+		name: `${topCm} cm pot`,
+		vessel: { shape: 'round' as const, topCm, baseCm: topCm * 0.7, heightCm: topCm * 0.9 }
+	});
+	const pots = [
+		round(17),
+		round(9),
+		round(13),
+		{ id: 'tray', name: 'tray', vessel: { shape: 'tray' as const, lengthCm: 35, widthCm: 22, heightCm: 5 } }
+	];
+	it('is the smallest that leaves a finger all round (common practice, no source)', () => {
+		expect(potFor(5, pots).pot?.id).toBe('p9');
+		expect(potFor(7, pots).pot?.id).toBe('p9');
+		expect(potFor(7.5, pots).pot?.id).toBe('p13');
+		expect(potFor(11, pots).pot?.id).toBe('p13');
+	});
+	it('says when it is far too big, or when there is none', () => {
+		expect(potFor(2, pots).say).toContain('water little');
+		expect(potFor(16, pots).pot).toBeNull();
+		expect(potFor(0, pots).pot).toBeNull();
+		expect(potFor(Number.NaN, pots).pot).toBeNull();
 	});
 });

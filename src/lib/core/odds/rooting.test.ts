@@ -137,6 +137,8 @@ describe('dates and warmth', () => {
 		expect(d.look!).toBeLessThan(28);
 		expect(d.eighty!).toBeGreaterThan(20);
 		expect(d.eighty!).toBeLessThan(32);
+		expect(d.half!).toBeGreaterThan(18);
+		expect(d.half!).toBeLessThan(23);
 		expect(d.giveUp!).toBeGreaterThan(d.eighty!);
 		expect(d.giveUp!).toBeLessThan(70);
 	});
@@ -145,7 +147,7 @@ describe('dates and warmth', () => {
 		const warm = rootingDates(r, 0, () => 1);
 		const cool = rootingDates(r, 0, () => 0.5);
 		expect(cool.eighty!).toBeGreaterThan(1.8 * warm.eighty!);
-		expect(rootingDates(r, 0, () => 0)).toEqual({ eighty: null, look: null, giveUp: null });
+		expect(rootingDates(r, 0, () => 0)).toEqual({ half: null, eighty: null, look: null, giveUp: null });
 	});
 });
 

@@ -190,7 +190,8 @@ const LOSS_OF_WAITING = 0.003;
 const NO_LONGER = 60;
 
 export interface RootingDates {
-	/** Days from now; null when not within the reach of `most`. */
+	/** Days from now; null when not within the reach of `most`. When half and four fifths of what will root has. */
+	half: number | null;
 	eighty: number | null;
 	/** The next look: when waiting has cost as much as the look will. */
 	look: number | null;
@@ -205,13 +206,14 @@ export interface RootingDates {
 export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, since = 0, most = 500): RootingDates {
 	let warmth = at;
 	let waiting = 0;
-	const found: RootingDates = { eighty: null, look: null, giveUp: null };
+	const found: RootingDates = { half: null, eighty: null, look: null, giveUp: null };
 	const hoped = r.hope(since);
 	// Warmth by so many days later.
 	let ahead = at;
 	for (let day = 1; day <= NO_LONGER; day++) ahead += warmthOn(day);
 	for (let day = 0; day <= most; day++) {
 		const newly = r.rootedSince(since, warmth);
+		if (found.half === null && hoped > 0 && newly >= 0.5 * hoped) found.half = day;
 		// Of what is left and will root, four fifths have.
 		if (found.eighty === null && hoped > 0 && newly >= 0.8 * hoped) found.eighty = day;
 		waiting += LOSS_OF_WAITING * newly;

@@ -26,7 +26,7 @@
 		<p class="text-faded">
 			{data.living.length} batches{data.isToday
 				? due
-					? `, ${due} want${due === 1 ? 's' : ''} something this week. What is due soonest comes first.`
+					? `, ${due} want${due === 1 ? 's' : ''} something this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
 					: '.'
 				: ', if all goes as usual.'}
 		</p>

@@ -73,6 +73,7 @@
 		background: var(--color-leaf);
 	}
 	.asks {
-		border: 3px solid var(--color-catkin-deep);
+		outline: 4px solid var(--color-catkin);
+		outline-offset: 0;
 	}
 </style>

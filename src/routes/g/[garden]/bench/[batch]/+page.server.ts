@@ -14,6 +14,7 @@ import { dayNumber } from '$lib/core/dates.js';
 import { seasonOf } from '$lib/server/season.js';
 import { stripWindows } from '$lib/server/windows.js';
 import * as state from '$lib/server/store/state.js';
+import { vesselsOf } from '$lib/server/mixing.js';
 import { lineage } from '$lib/server/lineage.js';
 import { wantViews } from '$lib/server/wants.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -56,6 +57,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 				schools: profile.schools.map((id) => handbook().schools.get(id)!)
 			},
 			potIn: nextPot(row.container, potted?.holds ?? null),
+			pots: (await vesselsOf(garden)).map((v) => ({ id: v.id, name: v.name, vessel: v.vessel })),
 			line: await lineage(garden.id, row),
 			hazards: kind.hazards,
 			places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate, isoOf } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
+	import { potFor } from '$lib/core/mix/potOn.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayLengthRange } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -52,6 +53,8 @@
 	let rooted = $state(0);
 	let count = $state(1);
 	let lookedAtRoots = $state(true);
+	let ball = $state<number | null>(null);
+	const potOn = $derived(potFor((ball ?? 0) * (data.garden.units.length === 'us' ? 2.54 : 1), data.pots));
 	let showing = $state(1);
 	let looked = $state(1);
 
@@ -60,6 +63,7 @@
 		if (v === 'potted') count = Math.max(1, b.rooted || b.unrooted || b.inHand);
 		else if (v === 'planted') count = Math.max(1, b.potted || b.rooted || b.inHand);
 		else count = 1;
+		ball = null;
 		lookedAtRoots = true;
 		showing = looked = Math.max(1, b.unrooted);
 	}
@@ -144,8 +148,8 @@
 				<p class="mt-3 max-w-prose text-lg">
 					Of these usually <strong>{b.coming.p50}</strong>
 					{b.coming.p50 === 1 ? 'ends' : 'end'} up planted, 9 times in 10 between {b.coming.p05} and {b.coming
-						.p95}{#if b.plantedOn}, about {sayDate(b.plantedOn.usual)}
-						{#if b.plantedOn.quick !== b.plantedOn.slow}<span class="note">({sayRange(b.plantedOn.quick, b.plantedOn.slow)})</span
+						.p95}{#if b.plantedOn}, about {sayDate(b.plantedOn.usual)}{#if b.plantedOn.quick !== b.plantedOn.slow}<span
+								class="note">{` (${sayRange(b.plantedOn.quick, b.plantedOn.slow)})`}</span
 							>{/if}{/if}.
 				</p>
 			{/if}
@@ -245,7 +249,21 @@
 							{/if}
 						{:else if verb === 'potted'}
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-							<Field label="Into" name="container" value={data.potIn} maxlength={80} />
+							<label class="block">
+								<span class="mb-1 block font-semibold">Root ball across, {data.garden.units.length === 'us' ? 'in' : 'cm'}</span>
+								<input type="number" min="0" step="0.5" class="box box-count" bind:value={ball} />
+								<span class="note mt-1 block"
+									>{ball
+										? potOn.say
+										: 'Measured, it chooses the pot. Long water roots may be cut by half; circling ones are teased out.'}</span
+								>
+							</label>
+							{#key potOn.pot?.id}<Field
+									label="Into"
+									name="container"
+									value={potOn.pot?.name ?? data.potIn}
+									maxlength={80}
+								/>{/key}
 							<SelectField label="Where they stand now" name="place_id" items={places} />
 						{:else if verb === 'wintered'}
 							<Stepper label="Came through alive" name="alive" bind:value={alive} max={b.inHand} hint="{b.inHand} went in." />

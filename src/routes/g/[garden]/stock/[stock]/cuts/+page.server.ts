@@ -44,6 +44,7 @@ export const load: PageServerLoad = async ({ params }) => {
 				const odds = oddsFor(kind, w.id, record.of(kind.id, w.id)).get(w.stages[0]!.to);
 				return {
 					id: w.id,
+					wayId: w.way,
 					name: way.name,
 					piece: way.piece,
 					cut: cutOf(way, w),

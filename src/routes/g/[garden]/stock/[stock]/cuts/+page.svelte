@@ -82,7 +82,15 @@
 			{onresult}
 		/>
 	{:else if ['stem', 'rod', 'basal'].includes(w.cut.draws)}
-		<StemCuts cut={w.cut} chance={w.chance} heightCm={s.sizeCm ?? s.heightCm} {inches} {say} {onresult} />
+		<StemCuts
+			cut={w.cut}
+			chance={w.chance}
+			heightCm={s.sizeCm ?? s.heightCm}
+			flat={w.wayId === 'nodal'}
+			{inches}
+			{say}
+			{onresult}
+		/>
 	{:else}
 		<OtherCuts cut={w.cut} chance={w.chance} {inches} {say} {onresult} />
 	{/if}

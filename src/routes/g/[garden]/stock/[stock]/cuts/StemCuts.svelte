@@ -4,6 +4,7 @@
 	import { drawStem } from '$lib/core/draw/index.js';
 	import { checkStem, planStem, usualNodes } from '$lib/core/material/stem.js';
 	import type { CutRules, Stem } from '$lib/core/material/stem.js';
+	import { canes, strikesInPlace } from '$lib/core/material/lengths.js';
 	import Drawing from '$lib/ui/Drawing.svelte';
 
 	interface Props {
@@ -13,9 +14,11 @@
 		inches: boolean;
 		say: (cm: number) => string;
 		/** Pieces that all stems give, and those of them expected to root. */
+		/** Canes and runners may be laid flat whole. */
+		flat: boolean;
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { cut, chance, heightCm, inches, say, onresult }: Props = $props();
+	let { cut, chance, heightCm, inches, say, flat, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
 	const word = $derived(inches ? 'in' : 'cm');
 	const usual = $derived(cut.cm?.[1] ?? 12);
@@ -84,6 +87,25 @@
 			}
 		onresult(pieces, expected);
 	});
+	const laid = $derived(
+		plans.reduce(
+			(sum, p, i) => {
+				if (!p.ok) return sum;
+				const c = canes(p.count, p.stem.lengthCm, (stems[i]?.gap ?? 0) * unit);
+				return { rowM: sum.rowM + c.rowM, shoots: sum.shoots + c.shoots };
+			},
+			{ rowM: 0, shoots: 0 }
+		)
+	);
+	// Struck where it is to grow: the surface asks for so many.
+	let area = $state(1);
+	const drift = $derived(
+		strikesInPlace(Math.max(0, Math.min(10_000, area || 0)) * (inches ? 0.09290304 : 1), cut.spread_cm, usual)
+	);
+	/** What scrolls sideways can be reached and scrolled by keys. */
+	const reachable = (node: HTMLElement) => {
+		node.tabIndex = 0;
+	};
 	const FIELDS = [
 		['long', 'Length'],
 		['gap', 'Between nodes'],
@@ -106,7 +128,7 @@
 				>{/if}
 		</div>
 		{#if p.ok}
-			<div class="mt-2 overflow-x-auto">
+			<div class="mt-2 overflow-x-auto" role="group" aria-label="The stem and its cuts" {@attach reachable}>
 				<div class={p.stem.lengthCm > 120 ? 'min-w-[60rem]' : 'min-w-[34rem]'}>
 					<Drawing drawing={drawStem(p.stem, p.plan, say)} />
 				</div>
@@ -199,3 +221,28 @@
 	</section>
 {/each}
 {#if stems.length < 12}<button class="act mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</button>{/if}
+{#if flat && laid.rowM > 0}
+	<p class="mt-4 max-w-prose text-lg">
+		Or laid flat whole: <strong>{inches ? `${Math.round(laid.rowM * 3.281)} ft` : `${Math.round(laid.rowM * 10) / 10} m`}</strong>
+		of row, and about
+		<strong>{Math.round(laid.shoots)}</strong> shoots to cut apart once each has roots.
+	</p>
+{/if}
+{#if cut.set === 'place'}
+	<div class="mt-4 flex flex-wrap items-end gap-4">
+		<label class="block"
+			><span class="block font-semibold">To cover, {inches ? 'sq ft' : 'm²'}</span><input
+				type="number"
+				min="0"
+				step="0.5"
+				class="box box-count"
+				bind:value={area}
+			/></label
+		>
+		<p class="pb-2 text-lg">
+			<strong>{drift.stalks}</strong> stalks {say(cut.spread_cm)} apart, {inches
+				? `${Math.round(drift.metres * 3.281)} ft`
+				: `${Math.round(drift.metres * 10) / 10} m`} of stalk in all.
+		</p>
+	</div>
+{/if}
