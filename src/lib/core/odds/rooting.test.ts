@@ -142,6 +142,33 @@ describe('dates and warmth', () => {
 		expect(d.giveUp!).toBeGreaterThan(d.eighty!);
 		expect(d.giveUp!).toBeLessThan(70);
 	});
+	it('are those that asking day by day gives', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 0.1, max: 1.3, noNaN: true }),
+				fc.double({ min: 0, max: 30, noNaN: true }),
+				fc.integer({ min: 0, max: 8 }),
+				(pace, at, showing) => {
+					const r = rootingAfter(prior, at > 5 ? [look(at / 2, showing, 10, 'counted')] : []);
+					const since = at > 5 ? at / 2 : 0;
+					const d = rootingDates(r, at, () => pace, since);
+					const first = (share: number) => {
+						for (let day = 0; day <= 500; day++) if (r.rootedSince(since, at + day * pace) >= share * r.hope(since)) return day;
+						return null;
+					};
+					for (const [got, share] of [
+						[d.half, 0.5],
+						[d.eighty, 0.8]
+					] as const) {
+						const want = first(share);
+						if (want === null || got === null) expect(got === null || got > 480).toBe(want === null || want > 480);
+						else expect(Math.abs(got - want)).toBeLessThanOrEqual(1);
+					}
+				}
+			),
+			{ numRuns: 60 }
+		);
+	});
 	it('in the cold all comes later, or not at all', () => {
 		const r = rootingAfter(prior, []);
 		const warm = rootingDates(r, 0, () => 1);

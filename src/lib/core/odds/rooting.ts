@@ -204,31 +204,47 @@ export interface RootingDates {
  * at the last count, when what is left had not rooted.
  */
 export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, since = 0, most = 500): RootingDates {
-	let warmth = at;
-	let waiting = 0;
+	// Warmth-days by each day, and two months beyond the last.
+	const warmth = [at];
+	for (let day = 1; day <= most + NO_LONGER; day++) warmth.push(warmth[day - 1]! + warmthOn(day));
+	const by = tabulated(r.rooted, Math.min(at, since), warmth.at(-1)!);
+	const before = by(since);
+	const newlyAt = (w: number) => (before >= 1 ? 1 : Math.max(0, by(w) - before) / (1 - before));
+	const hopeAt = (w: number) => (by(w) >= 1 ? 0 : (r.chance - by(w)) / (1 - by(w)));
+	const hoped = hopeAt(since);
 	const found: RootingDates = { half: null, eighty: null, look: null, giveUp: null };
-	const hoped = r.hope(since);
-	// Warmth by so many days later.
-	let ahead = at;
-	for (let day = 1; day <= NO_LONGER; day++) ahead += warmthOn(day);
+	let waiting = 0;
 	for (let day = 0; day <= most; day++) {
-		const newly = r.rootedSince(since, warmth);
+		const w = warmth[day]!;
+		const newly = newlyAt(w);
 		if (found.half === null && hoped > 0 && newly >= 0.5 * hoped) found.half = day;
 		// Of what is left and will root, four fifths have.
 		if (found.eighty === null && hoped > 0 && newly >= 0.8 * hoped) found.eighty = day;
 		waiting += LOSS_OF_WAITING * newly;
 		if (found.look === null && waiting >= HARM_OF_LOOK) found.look = day;
 		// Hope is lowest late; early on it is high because nothing has had the time. In the cold it stays, but for nothing.
-		if (
-			(found.eighty !== null || hoped < 0.1) &&
-			found.giveUp === null &&
-			r.share(warmth) > 0.5 &&
-			(r.hope(warmth) < 0.1 || r.rootedSince(warmth, ahead) < 0.05)
-		)
-			found.giveUp = day;
-		if (found.eighty !== null && found.look !== null && found.giveUp !== null) break;
-		warmth += warmthOn(day + 1);
-		ahead += warmthOn(day + 1 + NO_LONGER);
+		if ((found.eighty !== null || hoped < 0.1) && found.giveUp === null && by(w) > 0.5 * r.chance) {
+			const soon = by(w) >= 1 ? 0 : (by(warmth[day + NO_LONGER]!) - by(w)) / (1 - by(w));
+			if (hopeAt(w) < 0.1 || soon < 0.05) found.giveUp = day;
+		}
+		if (found.giveUp !== null && found.look !== null) break;
 	}
 	return found;
+}
+
+const KNOTS = 80;
+
+/** A rising function of warmth read off a table even in the logarithm, straight between its points: a batch asks it a thousand times. */
+function tabulated(of: (w: number) => number, from: number, to: number): (w: number) => number {
+	const low = Math.log(Math.max(0.5, from));
+	const step = Math.max(1e-9, (Math.log(Math.max(1, to)) - low) / (KNOTS - 1));
+	const table = Float64Array.from({ length: KNOTS }, (_, i) => of(Math.exp(low + i * step)));
+	return (w) => {
+		if (w <= 0) return 0;
+		const x = (Math.log(w) - low) / step;
+		if (x <= 0) return of(w);
+		if (x >= KNOTS - 1) return table[KNOTS - 1]!;
+		const i = Math.floor(x);
+		return table[i]! + (x - i) * (table[i + 1]! - table[i]!);
+	};
 }

@@ -3,6 +3,7 @@
 	// Computed: sheets needed and where the first label falls. Biggest: how many labels on how many sheets.
 	// At 390 px: the list with its counts, then the sheet and its offsets.
 	import { sayDate } from '$lib/core/dates.js';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { untrack } from 'svelte';
 	import type { PageData } from './$types';
@@ -88,35 +89,9 @@
 			items={data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : 'US Letter'})` }))}
 		/>
 		<div class="grid grid-cols-3 gap-3">
-			<label class="block"
-				><span class="block font-semibold">Used places</span><input
-					type="number"
-					min="0"
-					max={perPage - 1}
-					class="box"
-					bind:value={skip}
-				/></label
-			>
-			<label class="block"
-				><span class="block font-semibold">Right, mm</span><input
-					type="number"
-					min="-20"
-					max="20"
-					step="0.5"
-					class="box"
-					bind:value={right}
-				/></label
-			>
-			<label class="block"
-				><span class="block font-semibold">Down, mm</span><input
-					type="number"
-					min="-20"
-					max="20"
-					step="0.5"
-					class="box"
-					bind:value={down}
-				/></label
-			>
+			<NumberBox label="Used places" max={perPage - 1} bind:value={skip} />
+			<NumberBox label="Right, mm" min={-20} max={20} step={0.5} bind:value={right} />
+			<NumberBox label="Down, mm" min={-20} max={20} step={0.5} bind:value={down} />
 		</div>
 		<p class="note">Used places are left free from the top left on. If your printer is off, shift all labels right or down.</p>
 		<svg

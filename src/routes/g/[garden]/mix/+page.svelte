@@ -8,6 +8,7 @@
 	import { sayLength, sayVolume } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { startClock } from '$lib/ui/clocks.js';
 	import { money, plural } from '$lib/ui/say.js';
@@ -170,33 +171,9 @@
 			<details class="mt-2" open={p.rows.some((r) => r.hormone)}>
 				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Thin a liquid</summary>
 				<div class="grid grid-cols-3 gap-3">
-					<label class="block"
-						><span class="block font-semibold">Bottle, %</span><input
-							class="box"
-							type="number"
-							min="0"
-							step="0.1"
-							bind:value={percent}
-						/></label
-					>
-					<label class="block"
-						><span class="block font-semibold">Wanted, mg/L</span><input
-							class="box"
-							type="number"
-							min="0"
-							step="100"
-							bind:value={wanted}
-						/></label
-					>
-					<label class="block"
-						><span class="block font-semibold">Make, ml</span><input
-							class="box"
-							type="number"
-							min="0"
-							step="10"
-							bind:value={ml}
-						/></label
-					>
+					<NumberBox label="Bottle, %" step={0.1} bind:value={percent} />
+					<NumberBox label="Wanted, mg/L" step={100} bind:value={wanted} />
+					<NumberBox label="Make, ml" step={10} bind:value={ml} />
 				</div>
 				{#if thinned.ok}<p class="mt-2 text-lg" data-testid="thinned">
 						<strong>{Math.round(thinned.value.concentrateMl * 10) / 10} ml</strong> of it and
@@ -280,15 +257,7 @@
 				/>
 			</div>
 			<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
-			<label class="block"
-				><span class="mb-1 block font-semibold">Pieces</span><input
-					class="box"
-					type="number"
-					min="1"
-					max="5000"
-					bind:value={n}
-				/></label
-			>
+			<NumberBox label="Pieces" min={1} max={5000} bind:value={n} />
 			<div class="col-span-2">
 				<SelectField
 					label="In"

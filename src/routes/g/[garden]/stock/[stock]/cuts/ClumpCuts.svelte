@@ -4,6 +4,7 @@
 	import { drawClump } from '$lib/core/draw/index.js';
 	import { AIMS, checkClump, divide } from '$lib/core/material/clump.js';
 	import type { Clump, DivisionAim } from '$lib/core/material/clump.js';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import Drawing from '$lib/ui/Drawing.svelte';
 	interface Props {
 		usualCount: number;
@@ -90,36 +91,10 @@
 				The growing points set the number: each division keeps {AIMS[aim].points} at least.
 			</p>{/if}
 		<div class="mt-4 grid grid-cols-2 gap-3">
-			<label class="block"
-				><span class="block font-semibold">Across, {inches ? 'in' : 'cm'}</span><input
-					type="number"
-					min="0"
-					step="1"
-					class="box"
-					bind:value={across}
-				/></label
-			>
-			<label class="block"
-				><span class="block font-semibold">Age, years</span><input type="number" min="0" class="box" bind:value={age} /></label
-			>
-			<label class="block"
-				><span class="block font-semibold">Growing points, if counted</span><input
-					type="number"
-					min="1"
-					class="box"
-					bind:value={points}
-				/></label
-			>
-			<label class="block"
-				><span class="block font-semibold">Dead middle, %</span><input
-					type="number"
-					min="0"
-					max="95"
-					step="5"
-					class="box"
-					bind:value={dead}
-				/></label
-			>
+			<NumberBox label={`Across, ${inches ? 'in' : 'cm'}`} step={1} bind:value={across} />
+			<NumberBox label="Age, years" bind:value={age} />
+			<NumberBox label="Growing points, if counted" min={1} bind:value={points} />
+			<NumberBox label="Dead middle, %" max={95} step={5} bind:value={dead} />
 			<label class="col-span-2 block"
 				><span class="block font-semibold">Lift {lifted} % of it</span><input
 					type="range"

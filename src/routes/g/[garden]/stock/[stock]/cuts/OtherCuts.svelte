@@ -5,6 +5,7 @@
 	import { byEyes } from '$lib/core/material/clump.js';
 	import { leafHalves, leafTips } from '$lib/core/material/leaves.js';
 	import { layers, rootPieces, sucker } from '$lib/core/material/lengths.js';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
 	interface Props {
 		cut: Cut;
 		chance: number;
@@ -61,15 +62,9 @@
 </script>
 
 <div class="mt-4 grid max-w-2xl grid-cols-2 gap-3 sm:grid-cols-3">
-	<label class="block"
-		><span class="block font-semibold">{names[0]}</span><input type="number" min="0" class="box" bind:value={a} /></label
-	>
-	{#if names[1]}<label class="block"
-			><span class="block font-semibold">{names[1]}</span><input type="number" min="0" class="box" bind:value={b} /></label
-		>{/if}
-	{#if names[2]}<label class="block"
-			><span class="block font-semibold">{names[2]}</span><input type="number" min="0" class="box" bind:value={c} /></label
-		>{/if}
+	<NumberBox label={names[0] ?? ''} bind:value={a} />
+	{#if names[1]}<NumberBox label={names[1]} bind:value={b} />{/if}
+	{#if names[2]}<NumberBox label={names[2]} bind:value={c} />{/if}
 </div>
 {#if cut.draws === 'sucker'}
 	<fieldset class="mt-3 flex flex-wrap gap-3">

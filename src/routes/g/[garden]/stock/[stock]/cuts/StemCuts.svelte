@@ -5,6 +5,7 @@
 	import { checkStem, planStem, usualNodes } from '$lib/core/material/stem.js';
 	import type { CutRules, Stem } from '$lib/core/material/stem.js';
 	import { canes, strikesInPlace } from '$lib/core/material/lengths.js';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import Drawing from '$lib/ui/Drawing.svelte';
 
 	interface Props {
@@ -161,23 +162,9 @@
 				</p>{/if}
 		{:else}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{p.problem.sentence}</p>{/if}
 		<div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
-			<label class="block"
-				><span class="block font-semibold">Alike</span><input
-					type="number"
-					min="0"
-					max="500"
-					class="box"
-					bind:value={stems[i]!.count}
-				/></label
-			>
+			<NumberBox label="Alike" max={500} bind:value={stems[i]!.count} />
 			{#each FIELDS as [key, name] (key)}
-				<label class="block"
-					><span class="block font-semibold">{name}</span><span class="flex items-center gap-1"
-						><input type="number" min="0" step="0.5" class="box" bind:value={stems[i]![key]} /><span class="text-faded"
-							>{word}</span
-						></span
-					></label
-				>
+				<NumberBox label={name} step={0.5} unit={word} bind:value={stems[i]![key]} />
 			{/each}
 		</div>
 		<details class="mt-2">
@@ -194,24 +181,8 @@
 						bind:value={stems[i]!.nodes}
 					/></label
 				>
-				<label class="block"
-					><span class="block font-semibold">Base, mm</span><input
-						type="number"
-						min="0.1"
-						step="0.5"
-						class="box"
-						bind:value={stems[i]!.base}
-					/></label
-				>
-				<label class="block"
-					><span class="block font-semibold">Tip, mm</span><input
-						type="number"
-						min="0.1"
-						step="0.5"
-						class="box"
-						bind:value={stems[i]!.tip}
-					/></label
-				>
+				<NumberBox label="Base, mm" min={0.1} step={0.5} bind:value={stems[i]!.base} />
+				<NumberBox label="Tip, mm" min={0.1} step={0.5} bind:value={stems[i]!.tip} />
 			</div>
 			<label class="mt-2 flex min-h-11 items-center gap-3"
 				><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={stems[i]!.flowering} /> The tip flowers or has
@@ -230,15 +201,7 @@
 {/if}
 {#if cut.set === 'place'}
 	<div class="mt-4 flex flex-wrap items-end gap-4">
-		<label class="block"
-			><span class="block font-semibold">To cover, {inches ? 'sq ft' : 'm²'}</span><input
-				type="number"
-				min="0"
-				step="0.5"
-				class="box box-count"
-				bind:value={area}
-			/></label
-		>
+		<NumberBox label={`To cover, ${inches ? 'sq ft' : 'm²'}`} step={0.5} narrow bind:value={area} />
 		<p class="pb-2 text-lg">
 			<strong>{drift.stalks}</strong> stalks {say(cut.spread_cm)} apart, {inches
 				? `${Math.round(drift.metres * 3.281)} ft`

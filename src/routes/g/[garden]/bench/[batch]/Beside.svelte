@@ -1,0 +1,92 @@
+<script lang="ts">
+	/** Beside a batch: its line, what is ahead, how it is done, how it stands, where growers disagree. */
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayLengthRange } from '$lib/core/units/index.js';
+	import { STAGE_WORDS } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	interface Props {
+		data: PageData;
+		base: string;
+	}
+	let { data, base }: Props = $props();
+	const b = $derived(data.batch);
+</script>
+
+<aside class="flex flex-col gap-6">
+	{#if data.line.generation > 1 || data.line.copies.length}
+		<section>
+			<h2 class="border-b border-ink pb-1">Its line</h2>
+			{#if data.line.generation > 1}<p class="mt-2">
+					Generation {data.line.generation} here:
+					{#each data.line.batches as l, i (l.id)}{i ? ' → ' : ''}{#if l.id === b.id}{l.code}{:else}<a href="{base}/bench/{l.id}"
+								>{l.code}</a
+							>{/if}{/each}. Long-standing water stock declines: strike fresh from the newest.
+				</p>{/if}
+			<p class="mt-2">
+				{#if data.line.copies.length}Copies elsewhere, should this one fail:
+					{#each data.line.copies as c, i (c.id)}{i ? ', ' : ''}<a href="{base}/bench/{c.id}">{c.code}</a> ({c.pieces}{c.place
+							? `, ${c.place}`
+							: ''}){/each}.{:else}No living copy in another place.{/if}
+			</p>
+		</section>
+	{/if}
+	{#if b.steps.length}
+		<section>
+			<h2 class="border-b border-ink pb-1">What is ahead, usually</h2>
+			<ol class="ruled">
+				{#each b.steps as s, i (i)}<li class="flex justify-between py-2">
+						<span>{STAGE_WORDS[s.to]}</span><span class="text-faded">{sayDate(s.on)}</span>
+					</li>{/each}
+			</ol>
+		</section>
+	{/if}
+	<section>
+		<h2 class="border-b border-ink pb-1">How it is done</h2>
+		{#each data.hazards as h (h.what)}<p class="mt-2 border-l-4 border-madder px-3">
+				<strong>{h.what}:</strong>
+				{h.say}
+			</p>{/each}
+		{#each data.way.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
+		<p class="mt-2">
+			{data.way.piece.say}{data.way.piece.cm
+				? `, ${sayLengthRange(data.way.piece.cm[0], data.way.piece.cm[1], data.garden.units)}`
+				: ''}.
+		</p>
+		<ol class="mt-2 list-decimal space-y-1 pl-5">
+			{#each data.way.how as step (step)}<li>{step}</li>{/each}
+		</ol>
+		<p class="mt-2"><a href="{base}/guide/{b.kindId}/{b.wayId}">The cut drawn to scale, step by step</a></p>
+		<p class="mt-2"><strong>Signs:</strong> {data.way.signs}</p>
+		<p class="mt-1"><strong>Then:</strong> {data.way.then}</p>
+		<p class="note mt-1">
+			Roots usually after {data.way.days[1]} days ({data.way.days[0]}–{data.way.days[2]}).
+		</p>
+	</section>
+	{#if b.treatment.medium || b.container}
+		<section>
+			<h2 class="border-b border-ink pb-1">How yours stand</h2>
+			<p class="mt-2">
+				{[
+					b.container,
+					b.treatment.medium,
+					b.treatment.hormone && `hormone: ${b.treatment.hormone}`,
+					b.treatment.wound && 'base wounded',
+					b.treatment.cover && `cover: ${b.treatment.cover}`
+				]
+					.filter(Boolean)
+					.join(' · ')}
+			</p>
+		</section>
+	{/if}
+	{#if data.way.schools.length}
+		<section>
+			<h2 class="border-b border-ink pb-1">Where growers disagree</h2>
+			{#each data.way.schools as s (s.id)}
+				<details class="border-b border-rule">
+					<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+					<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
+				</details>
+			{/each}
+		</section>
+	{/if}
+</aside>
