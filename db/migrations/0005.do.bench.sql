@@ -37,3 +37,6 @@ CREATE TABLE vessel (
 	vessel           jsonb NOT NULL,
 	PRIMARY KEY (garden_id, id)
 );
+
+-- The last entry of a garden tells whether what was summed up of its ledger still holds.
+CREATE INDEX entry_by_seq ON entry (garden_id, seq DESC);

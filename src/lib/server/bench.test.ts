@@ -35,7 +35,7 @@ const code = async (...acts: Act[]) => {
 };
 const view = async (c: string, curve = false) => {
 	const b = (await state.batchByCode(database(), garden.id, c))!;
-	return (await batchViews(garden, dayNumber(today), [b], curve))[0]!;
+	return (await batchViews(garden, dayNumber(today), [b], { curve }))[0]!;
 };
 const rooting = async () => {
 	const growing = await state.batches(database(), garden.id, ['growing']);
@@ -57,7 +57,7 @@ describe('is it rooted yet', () => {
 	it('every batch that is rooting has one sentence, chances that can be, and a curve that rises', async () => {
 		const growing = (await state.batches(database(), garden.id, ['growing'])).filter((b) => b.unrooted > 0);
 		expect(growing.length).toBeGreaterThan(5);
-		for (const v of await batchViews(garden, dayNumber(today), growing, true)) {
+		for (const v of await batchViews(garden, dayNumber(today), growing, { curve: true })) {
 			const r = v.rooting!;
 			expect(r, v.code).not.toBeNull();
 			expect(r.sentence.length).toBeGreaterThan(20);

@@ -61,7 +61,7 @@ export async function batchViews(
 	garden: Garden,
 	day: DayNumber,
 	batches: readonly Batch[],
-	withCurve = false
+	wanted: { curve?: boolean; forecast?: boolean } = {}
 ): Promise<BatchView[]> {
 	const db = database();
 	const [kinds, places, season, readings] = await Promise.all([
@@ -70,12 +70,7 @@ export async function batchViews(
 		seasonOf(garden),
 		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS))
 	]);
-	// Ended batches have nothing ahead of them that the record could tell.
-	const living = batches.filter((b) => b.status === 'planned' || b.status === 'growing');
-	const record = await recordOf(
-		garden.id,
-		living.map((b) => b.kindId)
-	);
+	const record = await recordOf(garden.id);
 	const now = dayNumber(garden.today);
 	const means = meansOf(places, readings, season.sky);
 	return batches.map((b): BatchView => {
@@ -85,10 +80,10 @@ export async function batchViews(
 		const place = places.find((p) => p.id === b.placeId);
 		const rooting =
 			kind && profile
-				? rootingOf(garden, b, kind, profile, record.of(b.kindId, b.wayId, b.seen), means(b.placeId), withCurve)
+				? rootingOf(garden, b, kind, profile, record.of(b.kindId, b.wayId, b.seen), means(b.placeId), wanted.curve ?? false)
 				: null;
 		const f =
-			b.status === 'dropped' || b.status === 'done'
+			b.status === 'dropped' || b.status === 'done' || wanted.forecast === false
 				? null
 				: forecastBatch(b, kinds, record, garden, null, undefined, rooting?.late ?? 0);
 		const q = f ? quantilesOf(f.pmf) : null;

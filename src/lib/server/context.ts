@@ -77,26 +77,50 @@ export interface RecordOf {
 	of(kindId: string, wayId: string, but?: Tallies): Tallies;
 }
 
-/**
- * What this garden's batches have taught, for the kinds asked about. Summed by the database, for a
- * long life leaves thousands of batches; the worth of one is core/evidence's asEvidence.
- */
-export async function recordOf(gardenId: string, kindIds: readonly string[]): Promise<RecordOf> {
-	const { rows } = await database().query<{ kind_id: string; way_id: string; stage: StageName; passed: number; failed: number }>(
+interface Summed {
+	key: string;
+	worth: Map<string, Tallies>;
+}
+/** Sums of gardens asked for lately; good as long as the ledger's last entry is the same. */
+const summed = new Map<string, Summed>();
+const MOST_SUMMED = 24;
+
+async function worthOfAll(gardenId: string): Promise<Map<string, Tallies>> {
+	const db = database();
+	const last = await db.query<{ seq: string; recorded_at: Date }>(
+		'SELECT seq, recorded_at FROM entry WHERE garden_id = $1 ORDER BY seq DESC LIMIT 1',
+		[gardenId]
+	);
+	const key = `${last.rows[0]?.seq} ${last.rows[0]?.recorded_at.getTime()}`;
+	const known = summed.get(gardenId);
+	if (known?.key === key) return known.worth;
+	const { rows } = await db.query<{ kind_id: string; way_id: string; stage: StageName; passed: number; failed: number }>(
 		`SELECT kind_id, way_id, stage, sum(passed / design) AS passed, sum(failed / design) AS failed
 		 FROM (
 			SELECT b.kind_id, b.way_id, t.stage, (t.tally->>'passed')::float8 AS passed, (t.tally->>'failed')::float8 AS failed,
-				1 + (greatest(1, (t.tally->>'passed')::float8 + (t.tally->>'failed')::float8) - 1) * $3::float8 AS design
+				1 + (greatest(1, (t.tally->>'passed')::float8 + (t.tally->>'failed')::float8) - 1) * $2::float8 AS design
 			FROM batch b, jsonb_each(b.seen) AS t (stage, tally)
-			WHERE b.garden_id = $1 AND b.kind_id = ANY ($2)
+			WHERE b.garden_id = $1
 		 ) AS counted GROUP BY kind_id, way_id, stage`,
-		[gardenId, [...new Set(kindIds)], WITHIN_BATCH]
+		[gardenId, WITHIN_BATCH]
 	);
 	const worth = new Map<string, Tallies>();
 	for (const r of rows) {
-		const key = `${r.kind_id} ${r.way_id}`;
-		worth.set(key, { ...worth.get(key), [r.stage]: { passed: r.passed, failed: r.failed } });
+		const name = `${r.kind_id} ${r.way_id}`;
+		worth.set(name, { ...worth.get(name), [r.stage]: { passed: r.passed, failed: r.failed } });
 	}
+	summed.delete(gardenId);
+	summed.set(gardenId, { key, worth });
+	if (summed.size > MOST_SUMMED) summed.delete(summed.keys().next().value!);
+	return worth;
+}
+
+/**
+ * What this garden's batches have taught. Summed by the database, for a long life leaves thousands of
+ * batches, and kept until something is logged; the worth of one is core/evidence's asEvidence.
+ */
+export async function recordOf(gardenId: string): Promise<RecordOf> {
+	const worth = await worthOfAll(gardenId);
 	return {
 		of: (kindId, wayId, but) => {
 			const all = worth.get(`${kindId} ${wayId}`) ?? {};

@@ -63,10 +63,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 				until: later(before?.until ?? null, day(m.until))
 			});
 		}
-	const record = await recordOf(
-		garden.id,
-		batches.map((b) => b.kindId)
-	);
+	const record = await recordOf(garden.id);
 	return {
 		garden,
 		season,

@@ -182,7 +182,7 @@ describe('planning and looking, on the sample garden', () => {
 	});
 
 	it('learns from its own record, but not a batch from itself twice', async () => {
-		const all = await recordOf(garden.id, ['lavender']);
+		const all = await recordOf(garden.id);
 		const batches = (await state.batches(database(), garden.id)).filter(
 			(b) => b.kindId === 'lavender' && b.wayId === 'semi-ripe'
 		);

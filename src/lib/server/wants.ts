@@ -129,10 +129,7 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 		garden.id,
 		rows.map((w) => w.id)
 	);
-	const record = await recordOf(
-		garden.id,
-		rows.map((w) => w.kind_id)
-	);
+	const record = await recordOf(garden.id);
 	const now = dayNumber(garden.today);
 	const [stocks, places] = await Promise.all([state.stocks(db, garden.id), state.places(db, garden.id)]);
 
@@ -294,7 +291,7 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 		};
 	});
 	const kinds = new Map([[kind.id, kind]]);
-	const record = await recordOf(garden.id, [kind.id]);
+	const record = await recordOf(garden.id);
 	const due = dayNumber(want.due);
 	const target = want.target;
 	const keep = want.purpose === 'keep' ? keepOf(kind, stocks, places) : null;

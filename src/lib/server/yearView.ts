@@ -12,22 +12,26 @@ import { dayLength } from '$lib/core/season/solar.js';
 
 export const YEAR_STEP = 4;
 const DAYS = 364;
+/** What was done in so many years is marked, the newest so many of it. */
+const YEARS_TOLD = 4;
+const MOST_TOLD = 400;
 
 export async function yearView(garden: Garden, day: DayNumber) {
 	const db = database();
 	const year = yearOf(day);
 	const from = dayInYear(year, 1);
-	const [season, kinds, stocks, wants, batches] = await Promise.all([
+	const [season, kinds, stocks, wants, living, batches] = await Promise.all([
 		seasonOf(garden),
 		kindsOf(garden),
 		state.stocks(db, garden.id),
 		state.wants(db, garden.id),
-		state.batches(db, garden.id)
+		state.batches(db, garden.id, ['growing', 'planned']),
+		state.batchesStruckSince(db, garden.id, isoOf(day - YEARS_TOLD * 366), MOST_TOLD)
 	]);
 	const grown = new Set([
 		...stocks.filter((s) => !s.gone_on).map((s) => s.kind_id),
 		...wants.filter((w) => !w.dropped_on).map((w) => w.kind_id),
-		...batches.filter((b) => b.status === 'growing' || b.status === 'planned').map((b) => b.kindId)
+		...living.map((b) => b.kindId)
 	]);
 	const { normals } = garden.base.rc;
 	const points = Array.from({ length: DAYS / YEAR_STEP + 1 }, (_, i) => {

@@ -411,3 +411,12 @@ export async function endedBatches(db: Queryable, gardenId: string, limit: numbe
 	);
 	return rows.map(asBatch);
 }
+
+/** Batches struck since a day, the newest first, so many at most. */
+export async function batchesStruckSince(db: Queryable, gardenId: string, since: string, limit: number): Promise<Batch[]> {
+	const { rows } = await db.query<BatchRow>(
+		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND struck_on >= $2 ORDER BY struck_on DESC, code DESC LIMIT $3`,
+		[gardenId, since, limit]
+	);
+	return rows.map(asBatch);
+}

@@ -1,8 +1,8 @@
 <script lang="ts">
 	/** What stands where: every place in walking order, its trays and pots to scale, what needs a look marked. */
-	import type { BatchView } from '$lib/server/bench.js';
+	import type { ShownBatch } from './+page.server.js';
 	interface Props {
-		batches: BatchView[];
+		batches: ShownBatch[];
 		places: { id: string; name: string; roomCm2: number | null }[];
 		day: number;
 		base: string;
@@ -20,7 +20,7 @@
 			.filter((p) => p.here.length > 0)
 	);
 	const side = (cm2: number) => Math.max(10, Math.sqrt(cm2) * PX);
-	const asks = (b: BatchView) => b.next !== null && b.next.from <= day;
+	const asks = (b: ShownBatch) => b.next !== null && b.next.from <= day;
 </script>
 
 {#each shelves as p (p.id)}

@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const db = database();
 		const row = await state.batchById(db, garden.id, params.batch);
 		if (!row) error(404, { message: 'There is no such batch.', code: 'batch.unknown' });
-		const [batch] = await batchViews(garden, day, [row], true);
+		const [batch] = await batchViews(garden, day, [row], { curve: true });
 		const kind = (await kindsOf(garden)).get(row.kindId)!;
 		const profile = wayIn(kind, row.wayId)!;
 		const way = handbook().ways.get(profile.way)!;

@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const [stock] = await stockViews(garden, dayNumber(garden.today), params.stock);
 		if (!stock) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
 		const kind = (await kindsOf(garden)).get(stock.kind_id)!;
-		const record = await recordOf(garden.id, [kind.id]);
+		const record = await recordOf(garden.id);
 		const taken = (await state.batchesFrom(database(), garden.id, [stock.id])).filter(
 			(b) => b.foretold !== null && b.struckOn !== null
 		);
