@@ -157,4 +157,15 @@ test('labels: a sheet for the printer, a code that opens the batch, a code of an
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
 	await page.goto(`${app.demo}/c/234-5`);
 	await expect(page.locator('main')).toContainText(/misread|not of this garden|does not go with/);
+	// A stick carried over from the other garden.
+	await page.goto(`${app.url}/new`);
+	await page.getByLabel('Name of the garden').fill('Other ground');
+	await page.getByLabel('Latitude').fill('52');
+	await page.getByLabel('Longitude').fill('15');
+	await page.getByRole('button', { name: 'Begin' }).click();
+	await expect(page).toHaveURL(/\/g\/other-ground\//);
+	await page.goto(`${app.url}/g/other-ground/c/${code}`);
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('is not of this garden');
+	await page.getByRole('link', { name: 'It stands in Three Alders' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
 });

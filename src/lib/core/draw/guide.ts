@@ -131,11 +131,11 @@ function upright(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Dr
 	stem(0, false);
 	stem(spread, true);
 	shapes.push({
-		path: `${line(0, -0.7, spread, -0.7)}${line(0, -0.95, 0, -0.45)}${line(spread, -0.95, spread, -0.45)}`,
+		path: `${line(0, 0.9, spread, 0.9)}${line(0, 0.65, 0, 1.15)}${line(spread, 0.65, spread, 1.15)}`,
 		stroke: 'faded',
 		width: 0.05
 	});
-	shapes.push({ text: say(spread), x: spread / 2, y: -0.95, size: 0.8 * unit, anchor: 'middle' });
+	shapes.push({ text: say(spread), x: spread / 2, y: 0.75, size: 0.8 * unit, anchor: 'middle' });
 	for (const m of measure(left + 4.4 * unit, -above, under, say(long), -1))
 		shapes.push('text' in m ? { ...m, size: 0.9 * unit } : m);
 	for (const m of measure(right - 4.8 * unit, 0, under, say(under), 1)) shapes.push('text' in m ? { ...m, size: 0.9 * unit } : m);
@@ -214,7 +214,7 @@ function leaf(cut: Cut, say: (cm: number) => string): Drawing {
 	const y0 = long * 0.35 + 2;
 	shapes.push({ path: line(0, y0 - 0.15, long, y0 - 0.15), stroke: 'cut', width: 0.1, dash: true });
 	shapes.push({ path: line(0, y0 + 0.15, long, y0 + 0.15), stroke: 'cut', width: 0.1, dash: true });
-	shapes.push({ text: 'midrib out', x: long / 2, y: y0 - long * 0.3, size: long * 0.05, anchor: 'middle' });
+	shapes.push({ text: 'midrib out', x: long / 2, y: y0 - long * 0.3, size: long * 0.085, anchor: 'middle' });
 	const x0 = long + 3;
 	const wide = gap * (rows - 1) + 4;
 	const ground = y0 + 1;
@@ -243,8 +243,8 @@ function leaf(cut: Cut, say: (cm: number) => string): Drawing {
 		});
 	}
 	shapes.push({ path: line(x0 + 2, ground - 0.6, x0 + 2 + gap, ground - 0.6), stroke: 'faded', width: 0.06 });
-	shapes.push({ text: say(gap), x: x0 + 2 + gap / 2, y: ground - 0.9, size: long * 0.055, anchor: 'middle' });
-	shapes.push({ text: `${say(deep)} deep`, x: x0 + wide - 0.2, y: ground + deep + 1.6, size: long * 0.055, anchor: 'end' });
+	shapes.push({ text: say(gap), x: x0 + 2 + gap / 2, y: ground - 0.9, size: long * 0.085, anchor: 'middle' });
+	shapes.push({ text: `${say(deep)} deep`, x: x0 + wide - 0.2, y: ground + deep + 1.6, size: long * 0.085, anchor: 'end' });
 	return {
 		box: [-0.5, y0 - long * 0.42, long + wide + 4.5, long * 0.42 + deep + 4.5],
 		shapes,
