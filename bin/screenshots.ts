@@ -63,8 +63,8 @@ for (const shot of SHOTS) {
 		await page.getByRole('link', { name: shot.then }).click();
 		await page.waitForLoadState('networkidle');
 	}
-	// Fonts and the strip settle.
-	await page.waitForTimeout(400);
+	// Fonts, the strip and the charts settle.
+	await page.waitForTimeout(1300);
 	if (shot.press) {
 		await page.getByRole('button', { name: shot.press, exact: true }).first().click();
 		await page.waitForTimeout(1200);

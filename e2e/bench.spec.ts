@@ -94,6 +94,14 @@ test('what to fill, mix and buy follows the number, the shelf and the vessel', a
 	await page.getByLabel('Litres at hand').fill('40');
 	await page.getByRole('button', { name: 'Note it' }).first().click();
 	await expect(row).toContainText('nothing');
+	// Parts of one's own; nothing to nothing makes no mix.
+	await page.getByLabel('Mix, in parts').fill('0 multi-purpose : 0 perlite');
+	await page.getByRole('button', { name: 'Reckon' }).click();
+	await expect(page.getByText('Nothing to nothing makes no mix')).toBeVisible();
+	await page.getByLabel('Mix, in parts').fill('3 multi-purpose : 1 sharp grit');
+	await page.getByRole('button', { name: 'Reckon' }).click();
+	await expect(page.getByRole('row', { name: /multi-purpose/ })).toBeVisible();
+	await expect(page.getByRole('row', { name: /grit/ })).toBeVisible();
 	// Water never makes it stronger.
 	await page.getByLabel('Bottle, %').fill('0.1');
 	await page.getByLabel('Wanted, mg/L').fill('3000');

@@ -10,6 +10,8 @@ import { cutOf } from '$lib/core/handbook/schema.js';
 import type { Container, Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import { dipMl, IBA, powderG } from '$lib/core/mix/hormone.js';
 import type { CuttingType } from '$lib/core/mix/hormone.js';
+import { checkMix } from '$lib/core/mix/mixing.js';
+import type { Mix } from '$lib/core/mix/mixing.js';
 import { prepare } from '$lib/core/mix/prepare.js';
 import type { Filling } from '$lib/core/mix/prepare.js';
 import { readMix } from '$lib/core/mix/readMix.js';
@@ -25,6 +27,8 @@ export interface Wanted {
 	on: string | null;
 	/** Chosen instead of the handbook's, by id. */
 	vesselId: string | null;
+	/** Mix in parts, typed instead of the handbook's. */
+	medium?: string | null;
 }
 
 export interface VesselChoice {
@@ -66,10 +70,18 @@ export function fillingOf(
 		spreadCm: cut.spread_cm,
 		vessel: chosen?.vessel ?? null,
 		how: chosen?.how ?? 'alone',
-		mix: readMix(profile.medium),
+		mix: mixOf(w.medium ?? profile.medium).mix,
 		vesselName: chosen?.name ?? printed.name,
 		vesselId: chosen?.id ?? ''
 	};
+}
+
+/** A mix as written, or why there is none. */
+function mixOf(medium: string): { mix: Mix | null; problem: string | null } {
+	const read = readMix(medium);
+	if (!read) return { mix: null, problem: null };
+	const checked = checkMix(read);
+	return checked.ok ? { mix: read, problem: null } : { mix: null, problem: checked.problem.sentence };
 }
 
 export async function preparing(garden: Garden, wanted: readonly Wanted[]) {
@@ -87,8 +99,9 @@ export async function preparing(garden: Garden, wanted: readonly Wanted[]) {
 				kindName: kind.common,
 				wayName: way.name,
 				piece: way.piece,
-				medium: profile.medium,
+				medium: w.medium ?? profile.medium,
 				read: filling.mix !== null,
+				problem: mixOf(w.medium ?? profile.medium).problem,
 				filling,
 				hormone: hormoneFor(profile, way.iba, w.pieces, cut.mm ?? 4),
 				clocks: way.timers.filter((t) => t.when === 'before'),

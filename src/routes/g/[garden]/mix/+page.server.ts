@@ -11,6 +11,7 @@ import { cmFromInches } from '$lib/core/units/index.js';
 
 const SPANS: Record<string, number> = { day: 1, week: 7, season: 120 };
 const MOST_PIECES = 5000;
+const MOST_MEDIUM = 120;
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const garden = await gardenOr404(params.garden);
@@ -21,11 +22,14 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const code = url.searchParams.get('batch');
 		const span = url.searchParams.get('span') ?? 'season';
 		const vesselId = url.searchParams.get('in');
+		const medium = url.searchParams.get('medium')?.slice(0, MOST_MEDIUM).trim() || null;
 		let wanted: Wanted[];
 		if (kind && profile) {
 			const n = Number(url.searchParams.get('n') ?? 12);
 			const pieces = Number.isInteger(n) && n >= 1 && n <= MOST_PIECES ? n : 12;
-			wanted = [{ id: 'asked', title: kind.common, code: null, kindId: kind.id, wayId: profile.id, pieces, on: null, vesselId }];
+			wanted = [
+				{ id: 'asked', title: kind.common, code: null, kindId: kind.id, wayId: profile.id, pieces, on: null, vesselId, medium }
+			];
 		} else if (code) {
 			const b = await state.batchByCode(database(), garden.id, code);
 			wanted = b
@@ -45,7 +49,10 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		} else wanted = await plannedWithin(garden, SPANS[span] ?? SPANS.season!);
 		return {
 			preparing: await preparing(garden, wanted),
-			asked: kind && profile ? { kind: kind.id, way: profile.id, n: wanted[0]!.pieces, in: vesselId ?? '' } : null,
+			asked:
+				kind && profile
+					? { kind: kind.id, way: profile.id, n: wanted[0]!.pieces, in: vesselId ?? '', medium: medium ?? '' }
+					: null,
 			span,
 			kinds: [...kinds.values()].map((k) => ({
 				id: k.id,

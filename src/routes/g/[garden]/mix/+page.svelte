@@ -4,7 +4,7 @@
 	// each material. At 390 px: one column, the filling first, then the materials, then the hormone.
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
-	import { dilute, percentToMgL, SOAK } from '$lib/core/mix/hormone.js';
+	import { dilute, feedMl, percentToMgL, SOAK } from '$lib/core/mix/hormone.js';
 	import { sayLength, sayVolume } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -23,16 +23,22 @@
 	let way = $derived(data.asked?.way ?? '');
 	let n = $derived(data.asked?.n ?? 12);
 	let vessel = $derived(data.asked?.in ?? '');
+	let medium = $derived(data.asked?.medium ?? '');
 	const ways = $derived(data.kinds.find((k) => k.id === kind)?.ways ?? []);
 	const reckon = () => {
 		const chosen = ways.some((w) => w.id === way) ? way : (ways[0]?.id ?? '');
-		void goto(`?kind=${kind}&way=${chosen}&n=${n || 12}${vessel ? `&in=${vessel}` : ''}`, { noScroll: true, keepFocus: true });
+		void goto(
+			`?kind=${kind}&way=${chosen}&n=${n || 12}${vessel ? `&in=${vessel}` : ''}${medium.trim() ? `&medium=${encodeURIComponent(medium.trim())}` : ''}`,
+			{ noScroll: true, keepFocus: true }
+		);
 	};
 	// Thinning a liquid: C₁V₁ = C₂V₂.
 	let percent = $state(1);
 	let wanted = $state(1000);
 	let ml = $state(100);
 	const thinned = $derived(dilute(percentToMgL(percent), wanted, ml));
+	let label = $state(4);
+	let can = $state(5);
 	let shape = $state('round');
 	const MEASURES: Record<string, [string, string][]> = {
 		round: [
@@ -106,7 +112,8 @@
 								: ''}
 						</p>
 						{#if !r.read && r.filling.vessel?.shape !== 'jar'}<p class="note">
-								This medium could not be read as parts: it is not in the list of materials.
+								{r.problem ??
+									'This medium could not be read as parts, like 2 multi-purpose : 1 perlite; it is not in the list of materials.'}
 							</p>{/if}
 						{#each r.clocks.filter((c) => /tray/.test(c.say)) as c (c.say)}<button
 								class="act mt-1"
@@ -233,6 +240,21 @@
 			</EntryForm>
 		</details>
 		<details>
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Feed</summary>
+			<div class="grid grid-cols-2 gap-3">
+				<NumberBox label="The label says, ml a litre" step={0.5} max={100} bind:value={label} />
+				<NumberBox label="Can, litres" step={0.5} max={1000} bind:value={can} />
+			</div>
+			<p class="mt-2 text-lg">
+				For the young half of that: <strong
+					>{Math.round(feedMl(Math.max(0, can || 0), Math.max(0, label || 0)) * 10) / 10} ml</strong
+				> in the can.
+			</p>
+			<p class="note">
+				Once the mix has fed them for three weeks, then every other week in growth. Never dry pots; the label comes first.
+			</p>
+		</details>
+		<details>
 			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Mixes and what they are for</summary>
 			<ul class="ruled">
 				{#each data.mixes as m (m.id)}<li class="py-2">
@@ -267,6 +289,14 @@
 				/>
 			</div>
 		</div>
+		<Field
+			label="Mix, in parts"
+			name="medium"
+			bind:value={medium}
+			maxlength={120}
+			placeholder="2 multi-purpose : 1 perlite"
+			hint="Empty: as the handbook has it."
+		/>
 		<button class="act mt-3" onclick={reckon} disabled={!kind}>Reckon</button>
 	</section>
 {/snippet}
