@@ -1,5 +1,7 @@
 /** The round's parts: water balance, care rhythms and their marks, triggers of the weather. */
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { parse } from 'yaml';
 import { describe, expect, it } from 'vitest';
 import { dayInYear, dayNumber } from '../dates.js';
 import { careRuleSchema } from '../handbook/schema.js';
@@ -148,6 +150,17 @@ describe('care', () => {
 		expect(due).toMatchObject({ care: 'change-water', due: dayNumber('2026-09-04'), containers: 2, minutes: 2 });
 		const done = () => ({ done: TODAY, skipped: null, until: null });
 		expect(careOf(setting({ marks: done }), [change], TODAY, TODAY + 6)[0]!.due).toBe(TODAY + 3);
+	});
+	it('stock standing in water is renewed after some six weeks; what stands in pots is not (common practice, no source)', () => {
+		const renew = (parse(readFileSync('handbook/care.yaml', 'utf8')) as unknown[])
+			.map((r) => careRuleSchema.parse(r))
+			.find((r) => r.id === 'renew')!;
+		const batch = { ...emptyBatch({ id: 'b', struckOn: '2026-09-01', struck: 6, rooted: 6, unrooted: 0, placeId: 'p1' }) };
+		const on = (iso: string, way = water) =>
+			careOf(setting({ batch, way }), [renew], dayNumber(iso), dayNumber(iso) + 6).map((d) => d.care);
+		expect(on('2026-09-10')).toEqual([]);
+		expect(on('2027-01-10')).toEqual(['renew']);
+		expect(on('2027-01-10', soft)).not.toContain('renew');
 	});
 	it('asks only of what it is for: container, state, cover, place, season', () => {
 		const ids = (s: CareSetting, rules: CareRule[]) => careOf(s, rules, TODAY, TODAY + 20).map((d) => d.care);

@@ -8,6 +8,7 @@ export const CARE_WORDS: Record<string, string> = {
 	turn: 'Turn',
 	feed: 'Feed',
 	pinch: 'Pinch out',
+	renew: 'Strike fresh from it',
 	firm: 'Firm in again',
 	prepare: 'Fill and soak',
 	strike: 'Strike',
