@@ -1,5 +1,6 @@
 /** One page for whoever waters while one is away: when, where, what, how much, and nothing else. */
-import PDFDocument from 'pdfkit';
+import { INK, makePdf } from './pdf.js';
+import type { Pdf, Type } from './pdf.js';
 
 export interface AwayRow {
 	day: string;
@@ -11,24 +12,19 @@ export interface AwaySheet {
 	garden: string;
 	span: string;
 	rows: AwayRow[];
-	fonts: { text: string; bold: string } | null;
+	fonts: Type | null;
 }
 
 const MARGIN = 48;
-const INK = '#1d2b26';
 const RULE = '#9fb3aa';
 
 /** PDF, A4. Fonts are file paths; without them the page is set in the viewer's own Helvetica. */
 export function awaySheetPdf(sheet: AwaySheet): Promise<Buffer> {
-	const doc = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: `${sheet.garden}, ${sheet.span}` } });
-	const pieces: Buffer[] = [];
-	doc.on('data', (piece: Buffer) => pieces.push(piece));
-	const done = new Promise<Buffer>((resolve, reject) => {
-		doc.on('end', () => resolve(Buffer.concat(pieces)));
-		doc.on('error', reject);
-	});
-	const text = sheet.fonts?.text ?? 'Helvetica';
-	const bold = sheet.fonts?.bold ?? 'Helvetica-Bold';
+	const about = { size: 'A4', margin: MARGIN, info: { Title: `${sheet.garden}, ${sheet.span}` } };
+	return makePdf(about, sheet.fonts, (doc, type) => write(doc, type, sheet));
+}
+
+function write(doc: Pdf, { text, bold }: Type, sheet: AwaySheet): void {
 	const width = doc.page.width - 2 * MARGIN;
 	doc.fillColor(INK).font(bold).fontSize(22).text(sheet.garden);
 	doc.font(text).fontSize(13).text(`While we are away: ${sheet.span}`).moveDown(0.8);
@@ -65,6 +61,4 @@ export function awaySheetPdf(sheet: AwaySheet): Promise<Buffer> {
 			.text(how, MARGIN + 24, doc.y + 1, { width: width - 24 });
 	}
 	if (sheet.rows.length === 0) doc.font(text).fontSize(13).text('Nothing needs doing.');
-	doc.end();
-	return done;
 }
