@@ -9,7 +9,7 @@ import { sheetSchema } from '../src/lib/core/handbook/benchSchema.js';
 import { pieceBetween, planStem, usualNodes } from '../src/lib/core/material/stem.js';
 import type { CutRules, Stem } from '../src/lib/core/material/stem.js';
 import { rootingAfter } from '../src/lib/core/odds/rooting.js';
-import type { Look } from '../src/lib/core/odds/rooting.js';
+import type { Epoch } from '../src/lib/core/odds/rooting.js';
 import { labelsPdf } from '../src/lib/formats/labels.js';
 
 const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
@@ -70,15 +70,23 @@ export async function benchBench(app: DemoApp, tell: (line?: string) => void, ms
 	tell(
 		`| the same with ${short.nodes.length} nodes | ${ms(ours)}; all choices tried ${ms(theirs)}, **${Math.round(theirs / ours).toLocaleString('en')} times as long** |`
 	);
-	const looks: Look[] = Array.from({ length: 20 }, (_, i) => ({
-		at: 6 + 3 * i,
-		looked: 24 - i,
-		showing: i % 4,
-		sign: i % 2 ? 'counted' : 'firm',
-		since: i ? 3 + 3 * i : 0
-	}));
+	// Twenty counts, each two more rooted and one dead now and then.
+	let left = 60;
+	const epochs = Array.from({ length: 20 }, (_, i): Epoch => {
+		const dead = i % 4 === 3 ? 1 : 0;
+		left -= 2 + dead;
+		const [from, by] = [i ? 3 + 3 * i : 0, 6 + 3 * i];
+		return {
+			from,
+			died: dead ? [{ after: from, by, count: dead }] : [],
+			rooted: [{ by, count: 2 }],
+			left,
+			seen: by,
+			counted: true
+		};
+	});
 	tell(
-		`| chance rooted after 20 looks | ${ms(time(() => void rootingAfter({ chance: { alpha: 11, beta: 3 }, days: [14, 24, 45] }, looks, 3).rooted(60), 50))} |`
+		`| chance rooted after 20 looks | ${ms(time(() => void rootingAfter({ chance: { alpha: 11, beta: 3, rho: 0.1 }, days: [14, 24, 45] }, { epochs, signs: [] }).rooted(60), 50))} |`
 	);
 
 	const sheet = sheetSchema.parse((parse(readFileSync('handbook/labels.yaml', 'utf8')) as unknown[])[0]);

@@ -131,9 +131,14 @@ export async function fillBench(url: string, batches: number): Promise<void> {
 	await client.query(`DELETE FROM batch WHERE code LIKE 'Y%'`);
 	await client.query(
 		`INSERT INTO batch (garden_id, id, code, kind_id, way_id, place_id, status, planned_count, struck_on, struck, unrooted, rooted, potted, planted, given, kept,
-			split_off, lost, lost_planted, since, last_on, treatment, container, seen, entries)
+			split_off, lost, lost_planted, last_on, treatment, container, seen, entries, family, cohorts, rooting)
 		 SELECT b.garden_id, gen_random_uuid(), 'Y' || lpad(n::text, 5, '0'), b.kind_id, b.way_id, b.place_id, 'growing', 0, b.struck_on, 12, 12 - 4 * (n % 3), 4 * (n % 3), 0, 0, 0, 0,
-			0, 0, 0, b.struck_on, b.struck_on, '{"medium": "", "hormone": "", "wound": false, "cover": ""}', '', '{}', 1
+			0, 0, 0, b.struck_on, '{"medium": "", "hormone": "", "wound": false, "cover": ""}', '', '{}', 1, NULL,
+			jsonb_build_array(
+				jsonb_build_object('stage', 'unrooted', 'count', 12 - 4 * (n % 3), 'since', b.struck_on, 'aliveOn', b.struck_on, 'lookedOn', NULL),
+				jsonb_build_object('stage', 'rooted', 'count', greatest(1, 4 * (n % 3)), 'since', b.struck_on, 'aliveOn', b.struck_on, 'lookedOn', NULL)),
+			jsonb_build_object('own', 0, 'signs', '[]'::jsonb, 'epochs', jsonb_build_array(jsonb_build_object('from', b.struck_on, 'died', '[]'::jsonb,
+				'rooted', '[]'::jsonb, 'left', 12 - 4 * (n % 3), 'seen', b.struck_on, 'counted', false)))
 		 FROM generate_series(1, $1) AS n
 		 JOIN LATERAL (SELECT * FROM batch WHERE status = 'growing' AND code NOT LIKE 'Y%' ORDER BY code OFFSET n % 10 LIMIT 1) AS b ON true`,
 		[Math.max(0, batches - 15)]

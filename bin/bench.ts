@@ -9,6 +9,8 @@ import { Bench } from 'tinybench';
 import { buildIfStale } from './build.js';
 import { CHROMIUM, openDemoApp } from './demoApp.js';
 import { freePort, ROOT, say } from './lib.js';
+import { byTerms } from '../bench/byTerms.js';
+import { benchModel } from '../bench/model.js';
 import { simulate } from '../bench/simulate.js';
 import { betaOf } from '../src/lib/core/odds/beta.js';
 import { outcome } from '../src/lib/core/odds/chain.js';
@@ -33,12 +35,17 @@ tell(
 
 // ── odds
 const five = [betaOf(0.8, 14), betaOf(0.94, 20), betaOf(0.88, 12), betaOf(0.96, 20), betaOf(0.95, 20)];
+/** Pieces of one batch fare alike. */
+const alike = five.map((b) => ({ ...b, rho: 0.1 }));
 const bench = new Bench({ time: 1500, warmupTime: 500 });
 bench
 	.add('15 wanted through 3 stages', () => void strike(five.slice(0, 3), 15, 0.9))
 	.add('50 wanted through 5 stages', () => void strike(five, 50, 0.9))
 	.add('200 wanted through 5 stages', () => void strike(five, 200, 0.9))
-	.add('outcome of 300 through 5 stages', () => void outcome(five, 300));
+	.add('200 wanted through 5 stages, pieces of a batch alike by .1', () => void strike(alike, 200, 0.9))
+	.add('outcome of 300 through 5 stages', () => void outcome(five, 300))
+	.add('the same, alike by .1', () => void outcome(alike, 300))
+	.add('the same without, term by term', () => void byTerms(five, 300));
 await bench.run();
 tell();
 tell('## Odds: how many to strike');
@@ -61,6 +68,8 @@ tell();
 tell(
 	`One outcome of 300 pieces through 5 stages: exact ${ms(exact)}; simulated with @stdlib's Beta and binomial generators to a standard error of 0.001 (${RUNS.toLocaleString('en')} runs) ${ms(simulated)}: **${Math.round(simulated / exact)} times as long**, and the exact one has no error.`
 );
+
+benchModel(tell, ms);
 
 // ── the app with a ledger of 100,000 entries
 buildIfStale();

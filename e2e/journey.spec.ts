@@ -76,7 +76,8 @@ for (const size of SIZES)
 		});
 
 		await test.step('log a check; the odds move; a wrong count is refused and kept', async () => {
-			const odds = async () => (await page.locator('main p').filter({ hasText: 'Its want, 12 Border penstemon' }).textContent())!;
+			const odds = async () =>
+				(await page.locator('main p').filter({ hasText: 'up planted, 9 times in 10 between' }).textContent())!;
 			const before = await odds();
 			await log(page, 'Check').click();
 			await page.getByLabel('Alive', { exact: true }).fill(String(struck + 1));
@@ -107,6 +108,7 @@ for (const size of SIZES)
 		});
 
 		await test.step('pot on', async () => {
+			await expect(page.getByText(`${struck - 2} rooted, 2 lost`).first()).toBeVisible();
 			await log(page, 'Pot').click();
 			await expect(page.getByLabel('How many', { exact: true })).toHaveValue(String(struck - 2));
 			await page.getByRole('button', { name: 'Log it' }).click();

@@ -25,6 +25,7 @@ const SCREENS = [
 	'handbook',
 	'handbook/lavender',
 	'handbook/angels-trumpet',
+	'handbook/sources',
 	'settings'
 ];
 

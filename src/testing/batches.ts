@@ -1,39 +1,24 @@
-/** A batch for the tests, all that is not said being nought or nothing. */
-import type { Batch } from '$lib/core/ledger/index.js';
+/** A growing batch for the tests, all that is not said being nought or nothing. */
+import { blankBatch, struckRooting, tidied } from '$lib/core/ledger/index.js';
+import type { Batch, Cohort } from '$lib/core/ledger/index.js';
 
-export const emptyBatch = (of: Partial<Batch> & { id: string }): Batch => ({
-	code: '',
-	kindId: 'coleus',
-	wayId: 'water',
-	stockId: null,
-	wantId: null,
-	placeId: null,
-	fromBatch: null,
-	status: 'growing',
-	plannedOn: null,
-	plannedCount: 0,
-	struckOn: null,
-	struck: 0,
-	unrooted: 0,
-	rooted: 0,
-	potted: 0,
-	winteredOn: null,
-	planted: 0,
-	given: 0,
-	kept: 0,
-	splitOff: 0,
-	lost: 0,
-	lostPlanted: 0,
-	since: of.struckOn ?? null,
-	lastOn: of.struckOn ?? null,
-	lastSign: null,
-	lookedOn: null,
-	treatment: { medium: '', hormone: '', wound: false, cover: '' },
-	container: '',
-	seen: {},
-	looks: [],
-	tray: null,
-	foretold: null,
-	entries: 1,
-	...of
-});
+export const emptyBatch = (of: Partial<Batch> & { id: string }): Batch => {
+	const struck = of.struckOn ?? of.plannedOn ?? '2027-01-01';
+	const cohort = (stage: Cohort['stage']): Cohort => ({
+		stage,
+		count: of[stage] ?? 0,
+		since: struck,
+		aliveOn: of.lastOn ?? struck,
+		lookedOn: null
+	});
+	const begun = { code: '', kind_id: 'coleus', way_id: 'water', stock_id: null, want_id: null, place_id: null };
+	return {
+		...blankBatch(of.id, begun),
+		status: 'growing',
+		lastOn: of.struckOn ?? null,
+		cohorts: tidied([cohort('unrooted'), cohort('rooted'), cohort('potted')]),
+		rootRecord: struckRooting(struck, of.unrooted ?? 0),
+		entries: 1,
+		...of
+	};
+};

@@ -49,7 +49,7 @@ export class Sky {
 		private readonly seed: number,
 		private readonly spells: () => readonly Spell[] = () => []
 	) {
-		this.model = madeModel(guessClimate(latitude, longitude, height).climate);
+		this.model = madeModel(guessClimate({ latitude, longitude, heightM: height }).climate);
 		const first = dayInYear(FIRST_YEAR, 1);
 		const at = seedOf(seed, Math.round(latitude * 20), Math.round(longitude * 20));
 		this.truth = generate(this.model, randomLcg(at), first, dayInYear(LAST_YEAR, 1) - first);

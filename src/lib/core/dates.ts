@@ -51,6 +51,23 @@ export const dayInYear = (year: number, doy: number): DayNumber => firstOfYear(y
 
 export const addDays = (iso: IsoDate, days: number): IsoDate => isoOf(dayNumber(iso) + Math.round(days));
 
+/** Any day of the year, rounded and brought into 1–365. */
+export const wrapDoy = (doy: number): number => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
+
+/** Days round the year from one day of it to a later one, 0–364. */
+export const daysRound = (from: number, to: number): number => (((to - from) % 365) + 365) % 365;
+
+/** The day of the given day of the year that is nearest to a day. */
+export function nearestDoy(day: DayNumber, doy: number): DayNumber {
+	const year = yearOf(day);
+	let best = dayInYear(year, doy);
+	for (const y of [year - 1, year + 1]) {
+		const other = dayInYear(y, doy);
+		if (Math.abs(other - day) < Math.abs(best - day)) best = other;
+	}
+	return best;
+}
+
 /** Days from a to b (positive when b is later). */
 export const daysBetween = (a: IsoDate, b: IsoDate): number => dayNumber(b) - dayNumber(a);
 

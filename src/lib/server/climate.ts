@@ -16,7 +16,7 @@ import type { Moment } from '$lib/core/season/moments.js';
 import { daysOf, LEAST_YEARS, recordOfDays } from '$lib/core/season/record.js';
 import type { DailyRecord, WeatherDay } from '$lib/core/season/record.js';
 import { climateOfRecord, scenariosOf } from '$lib/core/season/scenarios.js';
-import type { RecordClimate } from '$lib/core/season/scenarios.js';
+import type { RecordClimate, Scenario } from '$lib/core/season/scenarios.js';
 import { momentOver } from '$lib/core/season/suitability.js';
 
 export interface ClimateBase {
@@ -31,6 +31,8 @@ export interface ClimateBase {
 	climate: Climate;
 	/** Imported days of the last two years, also where the record itself is too short to be used. */
 	recent: WeatherDay[];
+	/** The year ahead as each year of the record would have it, nothing observed laid over. */
+	ever: Scenario[];
 	/** The handbook's kinds with their moments as they fall in this garden. */
 	kinds: Map<string, Kind>;
 }
@@ -71,6 +73,7 @@ async function reckon(gardenId: string, data: GardenData, imports: string, today
 	const measured = climateOfRecord(imported, told, LEAST_YEARS);
 	const record = measured ? imported : madeRecord(told, now);
 	const rc = measured ?? climateOfRecord(record, told)!;
+	const ever = scenariosOf(record, rc, yearAhead(now), null);
 	const own = !measured || data.frost_from === 'own';
 	const climate: Climate = own ? { ...told, rains: rc.rains } : rc.climate;
 	return {
@@ -81,24 +84,19 @@ async function reckon(gardenId: string, data: GardenData, imports: string, today
 		rc,
 		climate,
 		recent: daysOf(imported).filter((d) => d.day > now - 730),
-		kinds: resolvedKinds(handbook().kinds, record, rc, now)
+		ever,
+		kinds: resolvedKinds(handbook().kinds, ever, rc)
 	};
 }
 
 /** Puts the usual day of every rule of the handbook beside it, so that plans use the garden's own. */
-function resolvedKinds(
-	kinds: ReadonlyMap<string, Kind>,
-	record: DailyRecord,
-	rc: RecordClimate,
-	now: DayNumber
-): Map<string, Kind> {
-	const scenarios = scenariosOf(record, rc, yearAhead(now), null);
+function resolvedKinds(kinds: ReadonlyMap<string, Kind>, scenarios: readonly Scenario[], rc: RecordClimate): Map<string, Kind> {
 	return new Map(
 		[...kinds].map(([id, kind]) => {
 			const at = (m: Moment): Moment => {
 				if (!m.rule) return m;
 				const usual = momentOver(m, scenarios, rc, kind);
-				return usual ? { ...m, at: usual } : m;
+				return usual ? { ...m, at: usual } : { ...m, never: true };
 			};
 			const window = <W extends Kind['plant_out'][number]>(w: W): W => ({
 				...w,

@@ -7,9 +7,13 @@ import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { climateBase } from './climate.js';
 import type { ClimateBase } from './climate.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
-import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
-import { WITHIN_BATCH, without } from '$lib/core/evidence/evidence.js';
-import type { Tallies } from '$lib/core/evidence/evidence.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import { learnCorrelation, MOST_COUNTS } from '$lib/core/evidence/correlation.js';
+import type { CountGroup } from '$lib/core/evidence/correlation.js';
+import { countSoFar, without, worthOf } from '$lib/core/evidence/evidence.js';
+import type { Tallies } from '$lib/core/evidence/tally.js';
+import { betaOf } from '$lib/core/odds/beta.js';
+import { durationOf, shareBy } from '$lib/core/odds/durations.js';
 import type { GardenData } from '$lib/core/ledger/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
@@ -73,58 +77,103 @@ export async function kindsOf(garden: Pick<Garden, 'id' | 'base'>): Promise<Map<
 }
 
 export interface RecordOf {
-	/** What all batches of a kind and way are worth as evidence, but for one. */
-	of(kindId: string, wayId: string, but?: Tallies): Tallies;
+	/** What all batches of a kind and way are worth as evidence, but for some, named by their ids. */
+	of(kindId: string, wayId: string, but?: readonly (string | null)[]): Tallies;
+	/** How alike the pieces of one batch fare here. */
+	rho: number;
 }
 
+interface Counted {
+	id: string;
+	kind_id: string;
+	way_id: string;
+	struck_on: string | null;
+	unrooted: number;
+	seen: Tallies;
+	looked_on: string | null;
+}
 interface Summed {
 	key: string;
+	rho: number;
 	worth: Map<string, Tallies>;
+	/** What each batch was counted as. */
+	each: Map<string, Tallies>;
 }
 /** Sums of gardens asked for lately; good as long as the ledger's last entry is the same. */
 const summed = new Map<string, Summed>();
 const MOST_SUMMED = 24;
 
-async function worthOfAll(gardenId: string): Promise<Map<string, Tallies>> {
+/** What the batches of one kind and way have shown, one count each; a batch that is still rooting by what it shows so far. */
+function countsOf(kind: Kind | undefined, rows: readonly Counted[]): Tallies[] {
+	return rows.map((r) => {
+		const stage = wayIn(kind, r.way_id)?.stages.find((s) => s.to === 'rooted');
+		const counted = r.seen.rooted;
+		if (!stage || !counted || r.unrooted === 0) return r.seen;
+		const days = r.struck_on && r.looked_on ? dayNumber(r.looked_on) - dayNumber(r.struck_on) : 0;
+		const share = shareBy(durationOf(stage.days), days, 0);
+		return { ...r.seen, rooted: countSoFar(counted, r.unrooted, share, stage.chance) };
+	});
+}
+
+async function sumUp(garden: Pick<Garden, 'id' | 'base'>): Promise<Summed> {
 	const db = database();
 	const last = await db.query<{ seq: string; recorded_at: Date }>(
 		'SELECT seq, recorded_at FROM entry WHERE garden_id = $1 ORDER BY seq DESC LIMIT 1',
-		[gardenId]
+		[garden.id]
 	);
 	const key = `${last.rows[0]?.seq} ${last.rows[0]?.recorded_at.getTime()}`;
-	const known = summed.get(gardenId);
-	if (known?.key === key) return known.worth;
-	const { rows } = await db.query<{ kind_id: string; way_id: string; stage: StageName; passed: number; failed: number }>(
-		`SELECT kind_id, way_id, stage, sum(passed / design) AS passed, sum(failed / design) AS failed
-		 FROM (
-			SELECT b.kind_id, b.way_id, t.stage, (t.tally->>'passed')::float8 AS passed, (t.tally->>'failed')::float8 AS failed,
-				1 + (greatest(1, (t.tally->>'passed')::float8 + (t.tally->>'failed')::float8) - 1) * $2::float8 AS design
-			FROM batch b, jsonb_each(b.seen) AS t (stage, tally)
-			WHERE b.garden_id = $1
-		 ) AS counted GROUP BY kind_id, way_id, stage`,
-		[gardenId, WITHIN_BATCH]
+	const known = summed.get(garden.id);
+	if (known?.key === key) return known;
+	const { rows } = await db.query<Counted>(
+		`SELECT id, kind_id, way_id, struck_on, unrooted, seen,
+			(SELECT max(c->>'lookedOn') FROM jsonb_array_elements(cohorts) AS c) AS looked_on
+		 FROM batch WHERE garden_id = $1 AND seen <> '{}' ORDER BY struck_on DESC, id`,
+		[garden.id]
 	);
-	const worth = new Map<string, Tallies>();
-	for (const r of rows) {
-		const name = `${r.kind_id} ${r.way_id}`;
-		worth.set(name, { ...worth.get(name), [r.stage]: { passed: r.passed, failed: r.failed } });
-	}
-	summed.delete(gardenId);
-	summed.set(gardenId, { key, worth });
+	const groups = new Map<string, Counted[]>();
+	for (const r of rows) groups.set(`${r.kind_id} ${r.way_id}`, [...(groups.get(`${r.kind_id} ${r.way_id}`) ?? []), r]);
+	const counts = new Map(
+		[...groups].map(([name, list]) => [name, countsOf(garden.base.kinds.get(list[0]!.kind_id), list)] as const)
+	);
+	// To a hundredth: the garden knows it no better, and each entry would move it by a hair.
+	const rho = Math.round(correlationOf(garden, groups, counts) * 100) / 100;
+	const worth = new Map([...counts].map(([name, list]) => [name, worthOf(list, rho)]));
+	const each = new Map([...groups].flatMap(([name, list]) => list.map((r, i) => [r.id, counts.get(name)![i]!] as const)));
+	const found: Summed = { key, rho, worth, each };
+	summed.delete(garden.id);
+	summed.set(garden.id, found);
 	if (summed.size > MOST_SUMMED) summed.delete(summed.keys().next().value!);
-	return worth;
+	return found;
 }
 
-/**
- * What this garden's batches have taught. Summed by the database, for a long life leaves thousands of
- * batches, and kept until something is logged; the worth of one is core/evidence's asEvidence.
- */
-export async function recordOf(gardenId: string): Promise<RecordOf> {
-	const worth = await worthOfAll(gardenId);
+/** ρ from batches of one kind and way at one stage, the newest of the garden first. */
+function correlationOf(
+	garden: Pick<Garden, 'base'>,
+	groups: ReadonlyMap<string, readonly Counted[]>,
+	counts: ReadonlyMap<string, readonly Tallies[]>
+): number {
+	let left = MOST_COUNTS;
+	const telling: CountGroup[] = [];
+	for (const [name, list] of counts) {
+		const { kind_id, way_id } = groups.get(name)![0]!;
+		for (const stage of wayIn(garden.base.kinds.get(kind_id), way_id)?.stages ?? []) {
+			const batches = list.flatMap((t) => t[stage.to] ?? []).slice(0, Math.max(0, left));
+			left -= batches.length;
+			telling.push({ prior: betaOf(stage.chance, stage.weight), batches });
+		}
+	}
+	return learnCorrelation(telling);
+}
+
+/** What this garden's batches have taught: kept until something is logged. */
+export async function recordOf(garden: Pick<Garden, 'id' | 'base'>): Promise<RecordOf> {
+	const { worth, rho, each } = await sumUp(garden);
 	return {
+		rho,
 		of: (kindId, wayId, but) => {
 			const all = worth.get(`${kindId} ${wayId}`) ?? {};
-			return but ? without(all, but) : all;
+			const out = (but ?? []).flatMap((id) => (id === null ? [] : (each.get(id) ?? [])));
+			return out.length ? without(all, out, rho) : all;
 		}
 	};
 }

@@ -107,7 +107,10 @@ describe('bodies of the API', () => {
 	};
 	it('are parsed or refused with code, path and sentence', async () => {
 		const good = { stages: [{ alpha: 1, beta: 2 }], target: 3, confidence: 0.9 };
-		expect(await ask(JSON.stringify(good))).toEqual(good);
+		expect(await ask(JSON.stringify(good))).toEqual({ ...good, correlation: 0 });
+		expect(await ask(JSON.stringify({ ...good, correlation: 0.25 }))).toMatchObject({ correlation: 0.25 });
+		for (const correlation of [-0.1, 1, 'much'])
+			expect(await ask(JSON.stringify({ ...good, correlation }))).toMatchObject({ status: 400, error: { path: 'correlation' } });
 		expect(await ask('{')).toMatchObject({ status: 400, error: { code: 'body.not-json' } });
 		expect(await ask(JSON.stringify({ ...good, extra: 1 }))).toMatchObject({ status: 400 });
 		expect(await ask(JSON.stringify({ ...good, stages: [{ alpha: Number.MAX_VALUE, beta: 1 }] }))).toMatchObject({

@@ -3,6 +3,8 @@ import type { Fields } from './forms.js';
 import { bandOf, toCelsius } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 import { dayOfYear, dayNumber, isIsoDate } from '$lib/core/dates.js';
+import { guessClimate } from '$lib/core/season/climate.js';
+import { seaNear } from './sea.js';
 import { refuse, ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
 
@@ -54,4 +56,33 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 		away: froms.map((from, i) => ({ from, to: tos[i] ?? '' })).filter((a) => a.from || a.to),
 		guessed: f.all('guessed').filter(Boolean)
 	});
+}
+
+/**
+ * What is still a guess is guessed anew with the sea around, which a quick hand may have been too quick for: frost
+ * dates and coldest night of the form as it was sent.
+ */
+export function withBestGuess(data: Record<string, unknown>): Record<string, unknown> {
+	const { latitude, longitude, height_m, coldest_c, guessed } = data as {
+		latitude: number;
+		longitude: number;
+		height_m: number;
+		coldest_c: number;
+		guessed: string[];
+	};
+	if (!(Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180 && Number.isFinite(height_m))) return data;
+	const [cold, frost] = [guessed.includes('coldest'), guessed.includes('frost')];
+	if (!cold && !frost) return data;
+	const { climate } = guessClimate({
+		latitude,
+		longitude,
+		heightM: height_m,
+		coldestC: cold ? undefined : coldest_c,
+		sea: seaNear(latitude, longitude)
+	});
+	return {
+		...data,
+		...(cold ? { coldest_c: climate.coldestC } : {}),
+		...(frost ? { last_frost: climate.lastFrost, first_frost: climate.firstFrost } : {})
+	};
 }

@@ -5,6 +5,7 @@ import { ROOT } from '../../../bin/lib.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
 import { checkFigure, editableFigures, expandLike, withFigures } from '$lib/core/handbook/index.js';
+import type { Climate } from '$lib/core/season/climate.js';
 import { guessClimate } from '$lib/core/season/climate.js';
 import { openings } from '$lib/core/season/windows.js';
 
@@ -131,9 +132,20 @@ describe('the handbook', () => {
 		expect(book.kinds.get('coleus')!.winter.limit_c).toBe(7);
 	});
 
-	it('opens every window once a year in cool, warm and southern gardens', () => {
-		for (const latitude of [60, 50, 38, -38]) {
-			const { climate } = guessClimate(latitude, 10, 50);
+	it('opens every window once a year in temperate gardens of both hemispheres', () => {
+		for (const [latitude, last, first] of [
+			[56, 130, 280],
+			[50, 115, 290],
+			[38, 90, 315],
+			[-38, 270, 130]
+		] as const) {
+			const climate = {
+				latitude,
+				longitude: 10,
+				coldestC: -10,
+				lastFrost: { doy: last, sd: 10 },
+				firstFrost: { doy: first, sd: 10 }
+			};
 			const from = dayNumber('2027-01-01');
 			for (const kind of kinds)
 				for (const way of kind.ways)
@@ -143,9 +155,59 @@ describe('the handbook', () => {
 		}
 	});
 
+	/** Gardens of twelve climates, made up. */
+	const gardens: [name: string, climate: Climate][] = (
+		[
+			['equator', 0, 20, null, null],
+			['monsoon', 15, 12, null, null],
+			['savanna south', -12, 10, null, null],
+			['mild oceanic', 50, -2, 60, 345],
+			['mild oceanic south', -41, -2, 240, 165],
+			['hardly a winter', 51, -3, 20, 364],
+			['temperate', 52, -12, 115, 290],
+			['temperate south', -38, -5, 270, 130],
+			['continental', 48, -28, 135, 265],
+			['mountain', 46, -22, 165, 240],
+			['mountain south', -44, -15, 345, 62],
+			['high arctic', 69, -38, 188, 212]
+		] as const
+	).map(([name, latitude, coldestC, last, first]) => [
+		name,
+		{
+			latitude,
+			longitude: 10,
+			coldestC,
+			lastFrost: last === null ? null : { doy: last, sd: 10 },
+			firstFrost: first === null ? null : { doy: first, sd: 10 }
+		}
+	]);
+	it.each(gardens)('%s: no way is open when it cannot be', (name, c) => {
+		const from = dayNumber('2027-01-01');
+		const shoots = new Set(['soft-tip', 'semi-ripe', 'basal', 'leaf']);
+		const cold = dayNumber(c.latitude < 0 ? '2027-07-10' : '2027-01-10');
+		const warm = dayNumber(c.latitude < 0 ? '2027-01-10' : '2027-07-10');
+		for (const kind of kinds)
+			for (const way of kind.ways) {
+				const at = `${kind.id} ${way.id}, ${name}`;
+				const all = openings(way.window, from, from + 800, c);
+				for (let i = 0; i < all.length; i++) {
+					const o = all[i]!;
+					expect(o.opens <= o.bestFrom && o.bestFrom <= o.bestTo && o.bestTo <= o.closes, at).toBe(true);
+					if (i > 0) expect(o.opens, at).toBeGreaterThan(all[i - 1]!.closes - 1);
+					// Open until it opens again is no window: it is one that shut before it opened.
+					if (c.lastFrost && way.window.no_frost !== 'all_year') expect(o.closes - o.opens, at).toBeLessThan(350);
+				}
+				const open = (day: number) => all.some((o) => day >= o.opens && day <= o.closes);
+				if (!c.lastFrost) continue;
+				// This year's shoots of what stands outdoors are not cut in the depth of winter, nor leafless wood in summer.
+				if (shoots.has(way.way) && c.coldestC < -8 && /shrub|tree|climber/.test(kind.habit)) expect(open(cold), at).toBe(false);
+				if (way.way === 'hardwood') expect(open(warm), at).toBe(false);
+			}
+	});
+
 	it('puts box in midsummer in the north and half a year off in the south', () => {
 		const month = (latitude: number) => {
-			const { climate } = guessClimate(latitude, 10, 50);
+			const { climate } = guessClimate({ latitude, longitude: 10, heightM: 50 });
 			const from = dayNumber('2027-01-01');
 			const w = openings(wayOf('box', 'semi-ripe').window, from, from + 365, climate).at(-1)!;
 			return new Date(((w.bestFrom + w.bestTo) / 2) * 86_400_000).getUTCMonth() + 1;

@@ -10,6 +10,9 @@ import type { Handbook } from '$lib/core/handbook/schema.js';
 
 export const home = (): string => process.env.SURCULUS_HOME ?? process.cwd();
 
+/** A file that ships with the handbook. */
+export const handbookPath = (file: string): string => join(home(), 'handbook', file);
+
 function checked<T>(path: string, schema: z.ZodType<T>, value: unknown): T {
 	const parsed = schema.safeParse(value);
 	if (!parsed.success) throw new Error(`${path}: ${z.prettifyError(parsed.error)}`);

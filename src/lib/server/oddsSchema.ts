@@ -14,6 +14,13 @@ const stages = z
 	.min(1, 'Give at least one stage.')
 	.max(MOST_STAGES, `At most ${MOST_STAGES} stages.`);
 
+/** Of two pieces of one batch, when the way's mean is known; left out it is 0. */
+const correlation = z
+	.number({ error: 'correlation must be a number.' })
+	.min(0, 'correlation must be 0 at least.')
+	.lt(1, 'correlation must be below 1: at 1 a batch would live or die as one.')
+	.default(0);
+
 const count = (name: string, least: number, most: number) =>
 	z
 		.number({ error: `${name} must be a number.` })
@@ -23,6 +30,7 @@ const count = (name: string, least: number, most: number) =>
 
 export const strikeRequest = z.strictObject({
 	stages,
+	correlation,
 	target: count('target', 1, MOST_TARGET),
 	confidence: z
 		.number({ error: 'confidence must be a number.' })
@@ -30,4 +38,4 @@ export const strikeRequest = z.strictObject({
 		.lt(1, 'confidence must be below 1: nothing that grows is certain.')
 });
 
-export const outcomeRequest = z.strictObject({ stages, struck: count('struck', 0, MOST_STRUCK) });
+export const outcomeRequest = z.strictObject({ stages, correlation, struck: count('struck', 0, MOST_STRUCK) });

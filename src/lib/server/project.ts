@@ -37,6 +37,7 @@ function foldStock(id: string, entries: readonly AnyEntry[]): state.StockRow | n
 		leave_reference: leave?.reference ?? null,
 		from_batch: d.from_batch,
 		since: entries.find((e) => e.kind === 'stock.set')!.on,
+		told_on: set.on,
 		gone_on: gone?.on ?? null,
 		gone_why: gone?.data.why ?? null
 	};

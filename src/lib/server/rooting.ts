@@ -1,19 +1,23 @@
 /** Is it rooted yet? What the looks, the warmth of the place and the way's odds say of a batch. */
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
-import { oddsFor } from './wants.js';
 import type { PlaceRow } from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { looksOf } from '$lib/core/evidence/looks.js';
-import type { Tallies } from '$lib/core/evidence/evidence.js';
-import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import { rootingSeen } from '$lib/core/evidence/looks.js';
+import type { WayProfile } from '$lib/core/handbook/schema.js';
 import type { Batch } from '$lib/core/ledger/index.js';
-import { rootingAfter, rootingDates, warmthDays } from '$lib/core/odds/rooting.js';
+import type { Belief } from '$lib/core/odds/belief.js';
+import { rootingAfter } from '$lib/core/odds/rooting.js';
 import type { Rooting } from '$lib/core/odds/rooting.js';
+import { rootingDates } from '$lib/core/odds/rootingDates.js';
+import { warmthDays } from '$lib/core/odds/warmth.js';
 import { rootedWord, rootingSentence } from '$lib/core/odds/rootingWords.js';
 import type { RootingFacts } from '$lib/core/odds/rootingWords.js';
+import { growthClock, warmthClock } from '$lib/core/plan/clock.js';
+import type { Clock } from '$lib/core/plan/clock.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
+import type { Season } from '$lib/core/season/season.js';
 
 /** Lowest and highest that a thermometer at a place read, by day. */
 export type ReadingsOf = ReadonlyMap<DayNumber, { low: number; high: number }>;
@@ -71,8 +75,6 @@ export interface RootingView extends RootingFacts {
 	warmth: number;
 	days: number;
 	pace: number;
-	/** Days that the warmth and the looks put the usual rooting later (or earlier) than the handbook's days; 0 where the stage waits for growth. */
-	late: number;
 	/** Of the whole batch: share expected to have rooted by each day, for the curve. */
 	curve: { day: DayNumber; share: number }[];
 	looks: { day: DayNumber; share: number }[];
@@ -82,38 +84,32 @@ export interface RootingView extends RootingFacts {
 export const ROOTING_DAYS = 400;
 const AHEAD = 500;
 
-/** Null when nothing is left to root, or its way has no rooting. */
-export function rootingOf(
-	garden: Pick<Garden, 'today'>,
-	b: Batch,
-	kind: Kind,
-	profile: WayProfile,
-	others: Tallies,
-	meanOn: (day: DayNumber) => number,
-	withCurve: boolean
-): RootingView | null {
+/** The clock that a batch roots by where it stands: growth where its way waits for it, else warmth. */
+export function clockOf(b: Batch, profile: WayProfile, usual: Season, meanOn: (day: DayNumber) => number): Clock {
+	const struck = dayNumber(b.struckOn!);
 	const stage = profile.stages.find((s) => s.to === 'rooted');
-	const prior = oddsFor(kind, profile.id, others).get('rooted');
-	if (!stage || !prior || b.status !== 'growing' || b.unrooted === 0 || !b.struckOn) return null;
+	if (stage?.grows === 'season') return growthClock(struck, usual);
 	const warm = handbook().ways.get(profile.way)!.warmth;
+	return warmthClock(struck, (day) => warmthDays(meanOn(day), warm));
+}
+
+/** What its looks say of the pieces left to root; null when none are. */
+export function rootingSeenOf(b: Batch, profile: WayProfile, chance: Belief, clock: Clock): Rooting | null {
+	const stage = profile.stages.find((s) => s.to === 'rooted');
+	if (!stage || b.status !== 'growing' || b.unrooted === 0 || !b.struckOn) return null;
+	return rootingAfter({ chance, days: stage.days }, rootingSeen(b.rootRecord, clock.at));
+}
+
+/** The same for the bench: is it rooted yet, when to look, when to give up. */
+export function rootingView(garden: Pick<Garden, 'today'>, b: Batch, clock: Clock, r: Rooting, withCurve: boolean): RootingView {
 	const today = dayNumber(garden.today);
-	const struck = dayNumber(b.struckOn);
-	const warmthOn = (day: DayNumber) => warmthDays(meanOn(day), warm);
-	// Sums of warmth by days since the strike, filled as far as they are asked for.
-	const sums = [0];
-	const warmthAt = (day: DayNumber): number => {
-		const n = Math.max(0, day - struck);
-		while (sums.length <= n) sums.push(sums.at(-1)! + warmthOn(struck + sums.length));
-		return sums[n]!;
-	};
-	const { looks, since, died } = looksOf(b, warmthAt);
-	const r: Rooting = rootingAfter({ chance: prior, days: stage.days }, looks, died);
-	const at = warmthAt(today);
-	const dates = rootingDates(r, at, (day) => warmthAt(today + day) - warmthAt(today + day - 1), since, AHEAD);
+	const struck = dayNumber(b.struckOn!);
+	const at = clock.at(today);
+	const dates = rootingDates(r, at, (day) => clock.at(today + day) - clock.at(today + day - 1), AHEAD);
 	const facts: RootingFacts = {
 		unrooted: b.unrooted,
-		now: r.rootedSince(since, at),
-		ever: r.hope(since),
+		now: r.now(at),
+		ever: r.ever,
 		eighty: dates.eighty === null ? null : today + dates.eighty,
 		look: dates.look === null ? null : today + dates.look,
 		giveUp: dates.giveUp === null ? null : today + dates.giveUp,
@@ -128,11 +124,7 @@ export function rootingOf(
 		warmth: at,
 		days: today - struck,
 		pace: r.pace,
-		late:
-			stage.grows === 'season' || dates.half === null
-				? 0
-				: Math.max(today + dates.half, today) - Math.max(today, struck + stage.days[1]),
-		curve: withCurve ? curveOf(r, struck, today, warmthAt, facts) : [],
+		curve: withCurve ? curveOf(r, struck, today, clock, facts) : [],
 		looks: withCurve
 			? b.looks.flatMap((l) => {
 					known += l.newly ?? 0;
@@ -142,16 +134,10 @@ export function rootingOf(
 	};
 }
 
-function curveOf(
-	r: Rooting,
-	struck: DayNumber,
-	today: DayNumber,
-	warmthAt: (day: DayNumber) => number,
-	f: RootingFacts
-): RootingView['curve'] {
+function curveOf(r: Rooting, struck: DayNumber, today: DayNumber, clock: Clock, f: RootingFacts): RootingView['curve'] {
 	const end = Math.min(struck + AHEAD, Math.max(today + 14, (f.giveUp ?? f.eighty ?? today + 60) + 7));
 	const step = Math.max(1, Math.round((end - struck) / 80));
 	const curve: RootingView['curve'] = [];
-	for (let day = struck; day <= end; day += step) curve.push({ day, share: r.rooted(warmthAt(day)) });
+	for (let day = struck; day <= end; day += step) curve.push({ day, share: r.rooted(clock.at(day)) });
 	return curve;
 }

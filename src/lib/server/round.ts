@@ -98,8 +98,10 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 		const kind = w.kinds.get(b.kindId);
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) continue;
-		tasks.push(...batchTasks(b, kind, way, day, day + HORIZON, w.garden.climate, rootingIn(w, b)));
-		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.garden.climate));
+		tasks.push(
+			...batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usual, news: rootingIn(w, b) })
+		);
+		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.season.usual));
 	}
 	return (
 		tasks

@@ -2,6 +2,7 @@
 import { wayIn } from './context.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
+import { capital, sayThat } from '$lib/core/odds/words.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
@@ -77,7 +78,9 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 		const way = wayIn(kind, b.wayId);
 		const at = w.places.find((p) => p.id === b.placeId);
 		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
-		const plant = batchTasks(b, kind, way, day, day + HORIZON, climate).find((t) => t.kind === 'plant');
+		const plant = batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usual }).find(
+			(t) => t.kind === 'plant'
+		);
 		if (!plant) return [];
 		return [
 			{
@@ -110,7 +113,7 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 			targets: inPlace.map((b) => b.id),
 			count: inPlace.reduce((s, b) => s + b.plannedCount, 0),
 			minutes: 0,
-			say: `Rain tomorrow, ${Math.round(rain * 10)} in 10: what is struck today is watered in.`,
+			say: `${capital(sayThat(rain, 'it rains tomorrow'))}: what is struck today is watered in.`,
 			ifNeedless: 'a can of water',
 			ifMissed: 'wait for the next rain'
 		});

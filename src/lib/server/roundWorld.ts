@@ -1,17 +1,15 @@
 /** All that the round looks at, fetched once. */
-import { kindsOf, recordOf, wayIn } from './context.js';
-import type { Garden, RecordOf } from './context.js';
+import type { Garden } from './context.js';
 import { database } from './db.js';
 import { vesselsOf } from './mixing.js';
 import type { VesselChoice } from './mixing.js';
-import { meansOf, rootingOf, ROOTING_DAYS } from './rooting.js';
+import { known, modelOf, rootingViewOf } from './model.js';
+import type { Model } from './model.js';
 import type { RootingView } from './rooting.js';
-import { seasonOf } from './season.js';
 import type { Season } from './season.js';
 import * as care from './store/care.js';
 import * as state from './store/state.js';
-import { readingsSince } from './store/weather.js';
-import { addDays, dayNumber } from '$lib/core/dates.js';
+import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -24,6 +22,7 @@ export const HORIZON = 60;
 
 export interface RoundWorld {
 	garden: Garden;
+	model: Model;
 	season: Season;
 	kinds: Map<string, Kind>;
 	places: state.PlaceRow[];
@@ -31,22 +30,17 @@ export interface RoundWorld {
 	stocks: state.StockRow[];
 	wants: state.WantRow[];
 	marks: Marks;
-	record: RecordOf;
-	means: ReturnType<typeof meansOf>;
 	vessels: VesselChoice[];
 }
 
 export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 	const db = database();
-	const [season, kinds, places, batches, stocks, wants, cares, readings, vessels] = await Promise.all([
-		seasonOf(garden),
-		kindsOf(garden),
-		state.places(db, garden.id),
+	const [model, batches, stocks, wants, cares, vessels] = await Promise.all([
+		modelOf(garden),
 		state.batches(db, garden.id, ['planned', 'growing']),
 		state.stocks(db, garden.id),
 		state.wants(db, garden.id),
 		care.cares(db, garden.id),
-		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
 		vesselsOf(garden)
 	]);
 	const marks = new Map<string, Mark>();
@@ -63,17 +57,15 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 				until: later(before?.until ?? null, day(m.until))
 			});
 		}
-	const record = await recordOf(garden.id);
 	return {
 		garden,
-		season,
-		kinds,
-		places,
+		model,
+		season: model.season,
+		kinds: model.kinds,
+		places: model.places,
 		batches,
 		stocks,
 		wants,
-		record,
-		means: meansOf(places, readings, season.sky),
 		vessels,
 		marks: (work, target) => marks.get(`${work} ${target}`)
 	};
@@ -81,9 +73,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 
 /** What is known of a batch's roots: looks, warmth, odds. */
 export function rootingIn(w: RoundWorld, b: Batch): RootingView | null {
-	const kind = w.kinds.get(b.kindId);
-	const profile = wayIn(kind, b.wayId);
-	if (!kind || !profile) return null;
-	const others = w.record.of(b.kindId, b.wayId, b.seen);
-	return rootingOf(w.garden, b, kind, profile, others, w.means(b.placeId), false);
+	if (b.status !== 'growing' || b.unrooted === 0) return null;
+	const k = known(w.model, b);
+	return k ? rootingViewOf(w.model, k, false) : null;
 }

@@ -14,6 +14,10 @@ import { merged } from './store/weather.js';
 import type { WeatherDay } from '$lib/core/season/record.js';
 import { scenariosOf } from '$lib/core/season/scenarios.js';
 import type { Forecast, Scenario } from '$lib/core/season/scenarios.js';
+import { chanceSeasons, seasonOfClimate, seasonsOfRecord } from '$lib/core/season/season.js';
+import type { Season as UsualSeason } from '$lib/core/season/season.js';
+import { yearOfSeason } from '$lib/core/plan/walk.js';
+import type { Year } from '$lib/core/plan/walk.js';
 import { windowOdds } from '$lib/core/season/suitability.js';
 import type { Sighting, SightingOf, WindowOdds } from '$lib/core/season/suitability.js';
 import type { WindowRule } from '$lib/core/season/windows.js';
@@ -35,6 +39,12 @@ export interface Season {
 	sightings: Map<string, Sighting[]>;
 	/** Windows of a rule for a kind, sharpened by all that is known. */
 	windows(rule: WindowRule, kind: Kind): WindowOdds;
+	/** Changes whenever what is known of the season does. */
+	key: string;
+	/** The usual season of the garden. */
+	usual: UsualSeason;
+	/** The years that may come for a kind, as a plan or a forecast walks through them. */
+	years(kind: Kind): readonly Year[];
 }
 
 interface Kept {
@@ -44,6 +54,7 @@ interface Kept {
 	sky: SkyOf;
 	scenarios: Scenario[] | null;
 	odds: Map<string, WindowOdds>;
+	years: Map<string, readonly Year[]>;
 }
 const MOST_KEPT = 24;
 const kept = new Map<string, Kept>();
@@ -67,7 +78,8 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 			forecast,
 			sky: skyOf(garden.base.record, garden.base.rc, observed, forecast, now),
 			scenarios: null,
-			odds: new Map()
+			odds: new Map(),
+			years: new Map()
 		};
 		kept.delete(garden.id);
 		kept.set(garden.id, k);
@@ -92,23 +104,52 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 		},
 		sky: mine.sky,
 		sightings,
+		key: `${mine.key} ${JSON.stringify([...sightings])}`,
+		usual: seasonOfClimate(garden.climate),
+		years(kind) {
+			const eyes = sightings.get(kind.id) ?? [];
+			const name = JSON.stringify([kind.id, kind.plant_out, eyes]);
+			let years = mine.years.get(name);
+			if (!years) {
+				if (mine.years.size > 500) mine.years.clear();
+				mine.years.set(name, (years = yearsOf(garden, kind, scenarios(), eyes, now)));
+			}
+			return years;
+		},
 		windows(rule, kind) {
 			const eyes = sightings.get(kind.id) ?? [];
 			const name = JSON.stringify([kind.id, rule, eyes]);
 			let odds = mine.odds.get(name);
 			if (!odds) {
-				mine.scenarios ??= scenariosOf(garden.base.record, garden.base.rc, yearAhead(now), {
-					today: now - 1,
-					observed: mine.observed,
-					forecast: mine.forecast
-				});
 				// Sightings make new names: what is no longer asked for must not pile up.
 				if (mine.odds.size > 2000) mine.odds.clear();
-				mine.odds.set(name, (odds = windowOdds(rule, mine.scenarios, garden.base.rc, kind, eyes)));
+				mine.odds.set(name, (odds = windowOdds(rule, scenarios(), garden.base.rc, kind, eyes)));
 			}
 			return odds;
 		}
 	};
+
+	function scenarios(): Scenario[] {
+		return (mine.scenarios ??= scenariosOf(garden.base.record, garden.base.rc, yearAhead(now), {
+			today: now - 1,
+			observed: mine.observed,
+			forecast: mine.forecast
+		}));
+	}
+}
+
+/** Winters behind a batch and the years ahead of it. */
+const YEARS_BACK = 3;
+
+/**
+ * One year for each of the record; where the person holds to frost dates of their own against a measured record,
+ * years by chance about those.
+ */
+function yearsOf(garden: Garden, kind: Kind, now: readonly Scenario[], eyes: readonly Sighting[], today: DayNumber): Year[] {
+	const { rc, ever, made } = garden.base;
+	const own = !made && garden.data.frost_from === 'own';
+	const seasons = own ? chanceSeasons(garden.climate) : seasonsOfRecord({ rc, now, ever }, kind, eyes);
+	return seasons.map((s) => yearOfSeason(s, kind, today - YEARS_BACK * 366));
 }
 
 export interface WindowSpan {

@@ -43,8 +43,8 @@ export async function stockViews(garden: Garden, day: DayNumber, only?: string):
 	return rows.flatMap((s): StockView[] => {
 		const kind = kinds.get(s.kind_id);
 		if (!kind) return [];
-		const plant = stockPlantOf(s);
-		const takings = takingsFrom(s.id, batches);
+		const plant = stockPlantOf(s, kind);
+		const takings = takingsFrom(s, kind, batches);
 		return [
 			{
 				...s,
@@ -56,7 +56,7 @@ export async function stockViews(garden: Garden, day: DayNumber, only?: string):
 					const way = handbook().ways.get(w.way)!;
 					const window = openings(w.window, day, day + 400, garden.climate)[0];
 					const now = canGive(plant, w.gives, takings, day);
-					const full = fullYield(plant, w.gives);
+					const full = fullYield(plant, w.gives, day);
 					const again = now < full ? recoversOn(plant, w.gives, takings, full, day) : null;
 					return {
 						wayId: w.id,

@@ -1,12 +1,11 @@
 /** What the season strip shows beside the climate: batches and wants as lanes, weather seen, told and usual. */
-import { kindsOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
+import { known, modelOf, usuallyPlanted } from './model.js';
 import { seasonOf } from './season.js';
 import * as state from './store/state.js';
-import { standingOf } from './wants.js';
+
 import { dayNumber, dayOfYear } from '$lib/core/dates.js';
-import { usualWalk } from '$lib/core/plan/forecast.js';
 
 export interface StripLane {
 	code: string;
@@ -28,23 +27,23 @@ const AHEAD = 457;
 
 export async function stripLanes(garden: Garden): Promise<StripLane[]> {
 	const db = database();
-	const [kinds, batches, wants] = await Promise.all([
-		kindsOf(garden),
+	const [m, batches, wants] = await Promise.all([
+		modelOf(garden),
 		state.batches(db, garden.id, ['planned', 'growing']),
 		state.wants(db, garden.id)
 	]);
 	const now = dayNumber(garden.today);
+	const { kinds } = m;
 	const lanes = batches.flatMap((b): StripLane[] => {
-		const kind = kinds.get(b.kindId);
-		const way = wayIn(kind, b.wayId);
-		if (!kind || !way) return [];
-		const usual = usualWalk(kind, way, standingOf(b, now), now, garden.climate);
+		const k = known(m, b);
+		if (!k) return [];
+		const to = usuallyPlanted(m, k);
 		return [
 			{
 				code: b.code,
-				label: `${b.code} ${kind.common}`,
+				label: `${b.code} ${k.kind.common}`,
 				from: dayNumber(b.struckOn ?? b.plannedOn!),
-				to: Math.max(usual?.planted ?? now, now),
+				to: Math.max(to ?? now, now),
 				kind: b.status === 'planned' ? 'planned' : 'growing'
 			}
 		];

@@ -1,89 +1,27 @@
 /** Wants with their odds, and plans for them. */
-import { kindsOf, recordOf, wayIn } from './context.js';
+import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
+import { holdsOf } from './holds.js';
+import { modelOf, wantParts } from './model.js';
+import type { Model } from './model.js';
 import { protectionOf } from './checks.js';
 import * as state from './store/state.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { stageOdds } from '$lib/core/evidence/evidence.js';
-import type { Tallies } from '$lib/core/evidence/evidence.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { mayMultiply } from '$lib/core/material/protection.js';
-import { canGive } from '$lib/core/material/capacity.js';
+import { canGive, takingOf } from '$lib/core/material/capacity.js';
 import type { StockPlant, Taking } from '$lib/core/material/capacity.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
-import type { Beta } from '$lib/core/odds/beta.js';
-import { forecast } from '$lib/core/plan/forecast.js';
-import type { Forecast, Standing } from '$lib/core/plan/forecast.js';
 import { keepThrough } from '$lib/core/plan/keep.js';
-import { plan } from '$lib/core/plan/options.js';
+import { aloneOf, plan } from '$lib/core/plan/options.js';
 import type { Plan } from '$lib/core/plan/options.js';
 import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
-
-/** Where the pieces stand, for the forecast. A planned batch stands unstruck on its day, or today if that has gone by. */
-export function standingOf(b: Batch, today: DayNumber): Standing {
-	if (b.status === 'planned') {
-		const on = Math.max(today, dayNumber(b.plannedOn!));
-		return {
-			unrooted: b.plannedCount,
-			rooted: 0,
-			potted: 0,
-			planted: 0,
-			aliveOn: null,
-			struckOn: on,
-			since: on,
-			lookedOn: null,
-			seen: {}
-		};
-	}
-	const struckOn = dayNumber(b.struckOn!);
-	return {
-		unrooted: b.unrooted,
-		rooted: b.rooted,
-		potted: b.potted,
-		planted: b.planted - b.lostPlanted,
-		aliveOn: b.lastOn === null ? null : dayNumber(b.lastOn),
-		struckOn,
-		since: dayNumber(b.since ?? b.struckOn!),
-		lookedOn: b.lookedOn === null ? null : dayNumber(b.lookedOn),
-		seen: b.seen
-	};
-}
-
-export function oddsFor(kind: Kind, wayId: string, others: Tallies): Map<StageName, Beta> {
-	const way = wayIn(kind, wayId);
-	return new Map((way?.stages ?? []).map((s) => [s.to, stageOdds(s, others)]));
-}
-
-export function forecastBatch(
-	b: Batch,
-	kinds: ReadonlyMap<string, Kind>,
-	record: Awaited<ReturnType<typeof recordOf>>,
-	garden: Garden,
-	due: DayNumber | null,
-	replace?: { stage: StageName; odds: Beta },
-	/** Days that the unrooted are later than the handbook's days, by warmth and looks. */
-	late = 0
-): Forecast | null {
-	const kind = kinds.get(b.kindId);
-	const way = wayIn(kind, b.wayId);
-	if (!kind || !way) return null;
-	const today = dayNumber(garden.today);
-	const odds = oddsFor(kind, b.wayId, record.of(b.kindId, b.wayId, b.seen));
-	const standing = standingOf(b, today);
-	standing.struckOn += late;
-	if (replace) {
-		odds.set(replace.stage, replace.odds);
-		// The stage is set, whatever was counted and however slow it was.
-		standing.seen = { ...standing.seen, [replace.stage]: { passed: 0, failed: 0 } };
-		if (replace.stage === 'rooted') standing.lookedOn = null;
-	}
-	return forecast(kind, way, standing, odds, today, due, garden.climate);
-}
+import { wintersIn } from '$lib/core/season/season.js';
 
 export interface WantView {
 	id: string;
@@ -120,41 +58,51 @@ export interface WantView {
 	}[];
 }
 
-export async function wantViews(garden: Garden, only?: string): Promise<WantView[]> {
+/** `brief` leaves out what the odds hang on and what they are without plans: the odds are the same. */
+export async function wantViews(garden: Garden, only?: string, { brief = false } = {}): Promise<WantView[]> {
 	const db = database();
 	const rows = (await state.wants(db, garden.id)).filter((w) => (only ? w.id === only : true));
-	const kinds = await kindsOf(garden);
-	const batches = await state.batchesOfWants(
-		db,
-		garden.id,
-		rows.map((w) => w.id)
-	);
-	const record = await recordOf(garden.id);
-	const now = dayNumber(garden.today);
-	const [stocks, places] = await Promise.all([state.stocks(db, garden.id), state.places(db, garden.id)]);
+	const [m, batches, stocks] = await Promise.all([
+		modelOf(garden),
+		state.batchesOfWants(
+			db,
+			garden.id,
+			rows.map((w) => w.id)
+		),
+		state.stocks(db, garden.id)
+	]);
+	const { kinds, today: now } = m;
 
 	return rows.map((w): WantView => {
 		const mine = batches.filter((b) => b.wantId === w.id);
 		const due = dayNumber(w.due);
-		const found = mine.flatMap((b) => {
-			const f = forecastBatch(b, kinds, record, garden, due);
-			return f ? [{ b, f }] : [];
-		});
 		const kind = kinds.get(w.kind_id);
 		// The parent under shelter counts as well when the aim is to keep one alive.
-		const parents = w.purpose === 'keep' && kind ? [{ pmfInTime: keepOf(kind, stocks, places).pmf }] : [];
-		const all = wantOdds(w.target, 0, [...parents, ...found.map(({ f }) => f)]);
-		const growing = wantOdds(w.target, 0, [...parents, ...found.filter(({ b }) => b.status !== 'planned').map(({ f }) => f)]);
+		const parents = w.purpose === 'keep' && kind ? [keepOf(m, kind, stocks, due).pmf] : [];
+		const { parts, each: found } = wantParts(m, mine, due);
+		const all = wantOdds(w.target, parents, parts);
+		const growing =
+			brief || found.every(({ batch }) => batch.status !== 'planned')
+				? all
+				: wantOdds(
+						w.target,
+						parents,
+						wantParts(
+							m,
+							mine.filter((b) => b.status !== 'planned'),
+							due
+						).parts
+					);
 		const planted = mine.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
 		const hinge =
-			found.length > 0 && planted < w.target
+			!brief && found.length > 0 && planted < w.target
 				? hangsOn(
 						w.target,
-						found.map(({ f }) => f),
-						(i, stage, odds) => forecastBatch(found[i]!.b, kinds, record, garden, due, { stage, odds })!
+						parents,
+						found.map(({ part, forecast }) => ({ prepared: part.prepared, ahead: forecast.ahead }))
 					)
 				: null;
-		const days = found.flatMap(({ f }) => (f.planted ? [f.planted] : []));
+		const days = found.flatMap(({ forecast: f }) => (f.planted ? [f.planted] : []));
 		const latest = (pick: (d: { quick: number; usual: number; slow: number }) => number) => isoOf(Math.max(...days.map(pick)));
 		return {
 			id: w.id,
@@ -186,13 +134,13 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 			hinge:
 				hinge && hinge.swing > 0.02
 					? {
-							code: mine[hinge.batch]!.code,
-							batchId: mine[hinge.batch]!.id,
+							code: found[hinge.batch]!.batch.code,
+							batchId: found[hinge.batch]!.batch.id,
 							stage: hinge.stage,
 							swing: hinge.swing
 						}
 					: null,
-			batches: found.map(({ b, f }) => ({
+			batches: found.map(({ batch: b, forecast: f }) => ({
 				id: b.id,
 				code: b.code,
 				status: b.status,
@@ -207,37 +155,45 @@ export async function wantViews(garden: Garden, only?: string): Promise<WantView
 	});
 }
 
-/** What comes of the parents of a kind this winter, where they stand or are best brought. */
-function keepOf(kind: Kind, stocks: readonly state.StockRow[], places: readonly state.PlaceRow[]) {
+/** What comes of the parents of a kind by a day, where they stand or are best brought. */
+function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: DayNumber) {
 	const parents = stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
-	const open = places.filter((p) => !p.closed);
-	const standsIn = open.find((p) => p.id === parents[0]?.place_id)?.kind ?? null;
-	return keepThrough(
-		kind.winter.shelters,
-		new Set(open.map((p) => p.kind)),
-		standsIn,
-		Math.min(
+	const open = m.places.filter((p) => !p.closed);
+	return keepThrough({
+		kind,
+		available: new Set(open.map((p) => p.kind)),
+		standsIn: open.find((p) => p.id === parents[0]?.place_id)?.kind ?? null,
+		parents: Math.min(
 			50,
 			parents.reduce((n, s) => n + s.count, 0)
-		)
-	);
+		),
+		coldestC: m.garden.climate.coldestC,
+		winters: wintersIn(m.season.usual, m.today, due)
+	});
 }
 
-export const stockPlantOf = (s: state.StockRow): StockPlant => ({
+/** Size of a grown plant by what its way measures. */
+const matureOf = (kind: Kind | undefined, measure: 'height' | 'diameter' | 'pot' | undefined): number | null =>
+	!kind || measure === 'pot' ? null : measure === 'diameter' ? kind.size.spread_cm : kind.size.height_cm;
+
+export const stockPlantOf = (s: state.StockRow, kind?: Kind): StockPlant => ({
 	count: s.count,
 	sizeCm: s.size_cm,
 	ageYears: s.age_years,
-	condition: s.condition
+	condition: s.condition,
+	toldOn: dayNumber(s.told_on),
+	matureCm: matureOf(kind, kind?.ways[0]?.gives.measure)
 });
 
-/** What was and will be taken from a stock, whatever the way: it all comes off the same plant. */
-export const takingsFrom = (stockId: string, batches: readonly Batch[]): Taking[] =>
+/** What was and will be taken from a stock, each as a share of the plant by its own way: it all comes off the same plant. */
+export const takingsFrom = (s: state.StockRow, kind: Kind, batches: readonly Batch[]): Taking[] =>
 	batches
-		.filter((b) => b.stockId === stockId && b.status !== 'dropped' && b.fromBatch === null)
-		.map((b) => ({
-			on: dayNumber(b.struckOn ?? b.plannedOn!),
-			pieces: b.struckOn ? b.struck : b.plannedCount
-		}));
+		.filter((b) => b.stockId === s.id && b.status !== 'dropped' && b.fromBatch === null)
+		.flatMap((b) => {
+			const gives = wayIn(kind, b.wayId)?.gives;
+			const pieces = b.struckOn ? b.struck : b.plannedCount;
+			return gives ? [takingOf(stockPlantOf(s, kind), gives, pieces, dayNumber(b.struckOn ?? b.plannedOn!))] : [];
+		});
 
 export interface StockChoice {
 	id: string;
@@ -265,20 +221,23 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 	const db = database();
 	const want = (await state.wants(db, garden.id)).find((w) => w.id === wantId);
 	if (!want) return null;
-	const kind = (await kindsOf(garden)).get(want.kind_id);
+	const m = await modelOf(garden);
+	const kind = m.kinds.get(want.kind_id);
 	if (!kind) return null;
-	const now = dayNumber(garden.today);
 	const stocks = (await state.stocks(db, garden.id)).filter((s) => s.kind_id === kind.id && !s.gone_on);
-	const taken = await state.batchesFrom(
-		db,
-		garden.id,
-		stocks.map((s) => s.id)
-	);
-	const ofWant = await state.batchesOfWants(db, garden.id, [want.id]);
-	const places = (await state.places(db, garden.id)).filter((p) => !p.closed);
+	const [taken, ofWant, inHandNow] = await Promise.all([
+		state.batchesFrom(
+			db,
+			garden.id,
+			stocks.map((s) => s.id)
+		),
+		state.batchesOfWants(db, garden.id, [want.id]),
+		state.batches(db, garden.id, ['growing'])
+	]);
+	const places = m.places.filter((p) => !p.closed);
 	const choices = stocks.map((s): StockChoice => {
-		const may = mayMultiply(protectionOf(s), yearOf(now));
-		const takings = takingsFrom(s.id, taken);
+		const may = mayMultiply(protectionOf(s), yearOf(m.today));
+		const takings = takingsFrom(s, kind, taken);
 		return {
 			id: s.id,
 			label: s.label || places.find((p) => p.id === s.place_id)?.name || kind.common,
@@ -286,19 +245,15 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 			refused: s.protection === 'protected' && may.may !== 'yes',
 			givesNow: kind.ways.map((w) => ({
 				wayId: w.id,
-				pieces: canGive(stockPlantOf(s), w.gives, takings, now)
+				pieces: canGive(stockPlantOf(s, kind), w.gives, takings, m.today)
 			}))
 		};
 	});
-	const kinds = new Map([[kind.id, kind]]);
-	const record = await recordOf(garden.id);
 	const due = dayNumber(want.due);
 	const target = want.target;
-	const keep = want.purpose === 'keep' ? keepOf(kind, stocks, places) : null;
-	const existing = wantOdds(target, 0, [
-		...(keep ? [{ pmfInTime: keep.pmf }] : []),
-		...ofWant.flatMap((b) => forecastBatch(b, kinds, record, garden, due) ?? [])
-	]);
+	const keep = want.purpose === 'keep' ? keepOf(m, kind, stocks, due) : null;
+	const growing = wantParts(m, ofWant, due).parts;
+	const others = keep ? [keep.pmf] : [];
 	const result: WantPlan = {
 		choices,
 		stockId: null,
@@ -312,34 +267,59 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 	const chosen = stockId
 		? choices.find((c) => c.id === stockId)
 		: [...choices].sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0];
-	if (existing.probability >= want.confidence) result.why = 'As things stand it is in hand: nothing more needs striking.';
+	if (aloneOf({ target, growing, others }).probability >= want.confidence)
+		result.why = 'As things stand it is in hand: nothing more needs striking.';
 	else if (!chosen) result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
 	else if (chosen.refused) {
 		result.stockId = chosen.id;
 		result.why = chosen.may.sentence;
 	} else {
 		const stock = stocks.find((s) => s.id === chosen.id)!;
-		const rooms = places.filter(
-			(p) => p.room_cm2 !== null && ['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row'].includes(p.kind)
-		);
 		result.stockId = chosen.id;
 		result.plan = plan({
 			kind,
 			containers: handbook().containers,
-			stock: stockPlantOf(stock),
-			takings: takingsFrom(stock.id, taken),
-			record: Object.fromEntries(kind.ways.map((w) => [w.id, record.of(kind.id, w.id)])),
+			stock: stockPlantOf(stock, kind),
+			takings: takingsFrom(stock, kind, taken),
+			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id)])),
+			rho: m.record.rho,
 			target,
-			existing: existing.pmf,
+			growing,
+			others,
 			due,
 			confidence: want.confidence,
-			today: now,
-			climate: garden.climate,
+			today: m.today,
+			season: m.season.usual,
+			years: m.season.years(kind),
 			minutesPerWeek: garden.data.minutes_per_week,
-			roomCm2: rooms.length ? rooms.reduce((cm2, p) => cm2 + p.room_cm2!, 0) : null
+			busyMinutes: busyMinutes(m, inHandNow),
+			roomCm2: freeRoom(places, m, inHandNow)
 		});
 	}
 	return result;
 }
+
+const SHELTERED_PLACES = new Set(['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row']);
+
+/** Room left in the sheltered places that have a size, cm²; null when none has. */
+function freeRoom(places: readonly state.PlaceRow[], m: Model, batches: readonly Batch[]): number | null {
+	const rooms = places.filter((p) => p.room_cm2 !== null && SHELTERED_PLACES.has(p.kind));
+	if (rooms.length === 0) return null;
+	const used = batches
+		.filter((b) => rooms.some((p) => p.id === b.placeId))
+		.reduce((cm2, b) => {
+			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId));
+			return cm2 + holds.areaCm2 * holds.count;
+		}, 0);
+	return Math.max(0, rooms.reduce((cm2, p) => cm2 + p.room_cm2!, 0) - used);
+}
+
+/** Minutes of care a week that what grows already asks for, by the handbook. */
+const busyMinutes = (m: Model, batches: readonly Batch[]): number =>
+	batches.reduce((minutes, b) => {
+		const way = wayIn(m.kinds.get(b.kindId), b.wayId);
+		const stage = way?.stages.find((s) => (b.potted > 0 ? s.to === 'ready' || s.to === 'potted' : true));
+		return minutes + (stage ? holdsOf(b, way).count * stage.care : 0);
+	}, 0);
 
 const sum = (c: StockChoice) => c.givesNow.reduce((n, g) => n + g.pieces, 0);

@@ -2,6 +2,7 @@
 	/** Settings of a garden. Every climate figure starts as a guess from the position and says so. */
 	import { dayInYear, isoOf } from '$lib/core/dates.js';
 	import { guessClimate } from '$lib/core/season/climate.js';
+	import type { ClimateGuess, SeaNear } from '$lib/core/season/climate.js';
 	import { bandOf, toFahrenheit, toCelsius, zoneOf } from '$lib/core/units/index.js';
 	import { onMount, untrack } from 'svelte';
 	import Field from './Field.svelte';
@@ -58,8 +59,24 @@
 	const known = (field: string) => (guessed = guessed.filter((g) => g !== field));
 	const num = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.').replace('−', '-')));
 
+	/** The sea near a position, asked once for each; without an answer the guess goes by latitude and height. */
+	const seas: Record<string, Promise<SeaNear | null>> = {};
+	function seaAt(lat: number, lon: number): Promise<SeaNear | null> {
+		const key = `lat=${lat.toFixed(2)}&lon=${lon.toFixed(2)}`;
+		let sea = seas[key];
+		if (!sea) {
+			sea = fetch(`/api/sea?${key}`)
+				.then(async (r) => (r.ok ? ((await r.json()) as { sea: SeaNear | null }).sea : null))
+				.catch(() => null);
+			seas[key] = sea;
+		}
+		return sea;
+	}
+	let asked = 0;
+
 	/** Guesses all that the person has not given. */
-	function guess(all = false) {
+	async function guess(all = false) {
+		const turn = ++asked;
 		const lat = num(latitude);
 		const lon = num(longitude);
 		if (!(Math.abs(lat) <= 90 && Math.abs(lon) <= 180)) return;
@@ -73,9 +90,16 @@
 					? toCelsius(typed)
 					: typed
 				: undefined;
-		const g = guessClimate(lat, lon, h, own);
+		const from = { latitude: lat, longitude: lon, heightM: h, coldestC: own };
+		show(guessClimate(from), own, all);
+		const sea = await seaAt(lat, lon);
+		// What was typed meanwhile has asked again.
+		if (sea && turn === asked) show(guessClimate({ ...from, sea }), own, false);
+	}
+
+	function show(g: ClimateGuess, own: number | undefined, all: boolean) {
 		because = g.because;
-		if (own === undefined) {
+		if (own === undefined && (all || guessed.includes('coldest') || coldest === '')) {
 			coldest = String(Math.round(temperature === 'F' ? toFahrenheit(g.climate.coldestC) : g.climate.coldestC));
 			if (!guessed.includes('coldest')) guessed = [...guessed, 'coldest'];
 		}
@@ -105,7 +129,7 @@
 		latitude = String(t.latitude);
 		longitude = String(t.longitude);
 		towns = [];
-		guess(true);
+		void guess(true);
 	}
 	// The figures follow the units whenever these differ from what they were last shown in: also when the
 	// choice was made before the page came alive, when no event tells of it.
@@ -171,7 +195,7 @@
 		</ul>
 	{/if}
 </div>
-<div class="grid gap-4 sm:grid-cols-3" onchange={() => guess()}>
+<div class="grid gap-4 sm:grid-cols-3" onchange={() => void guess()}>
 	<Field label="Latitude" name="latitude" bind:value={latitude} unit="°" numeric hint="South is negative." />
 	<Field label="Longitude" name="longitude" bind:value={longitude} unit="°" numeric hint="West is negative." />
 	<Field label="Height" name="height" bind:value={height} unit={units === 'us' ? 'ft' : 'm'} numeric />
@@ -204,7 +228,7 @@
 <fieldset class="border-t border-ink pt-3">
 	<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Its winter</legend>
 	<div class="clear-both grid gap-4 sm:grid-cols-2">
-		<div oninput={() => known('coldest')} onchange={() => guess()}>
+		<div oninput={() => known('coldest')} onchange={() => void guess()}>
 			<Field
 				label="Coldest night of an average winter"
 				name="coldest"
@@ -217,7 +241,7 @@
 		<div
 			onchange={() => {
 				known('coldest');
-				guess();
+				void guess();
 			}}
 		>
 			<Field label="Or the hardiness zone" name="zone" bind:value={zone} hint="Like 7 or 7b; overrules the temperature." />

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** All pieces of a batch and where they are, to scale. Hatching and words beside the colour. */
-	import type { Batch } from '$lib/core/ledger/foldBatch.js';
+	import type { Batch } from '$lib/core/ledger/batch.js';
 	interface Props {
 		batch: Pick<
 			Batch,

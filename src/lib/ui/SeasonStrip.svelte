@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayThat } from '$lib/core/odds/words.js';
 	/**
 	 * The garden's year from three months back to fifteen ahead: frost odds as ground, day length as a
 	 * line, temperature as seen and as usual, windows of what is looked at, batches and wants as lanes,
@@ -102,7 +103,7 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: frost ${Math.round(frostOdds(mark, climate) * 100)} %, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day${sayWindows(mark)}`
+		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day${sayWindows(mark)}`
 	);
 
 	let svg: SVGSVGElement;

@@ -6,7 +6,7 @@ import type { Actions, PageServerLoad } from './$types';
 import { today } from '$lib/server/clock.js';
 import { allGardens } from '$lib/server/context.js';
 import { Fields, guarded, refused } from '$lib/server/forms.js';
-import { gardenFields } from '$lib/server/gardenForm.js';
+import { gardenFields, withBestGuess } from '$lib/server/gardenForm.js';
 import { createGarden } from '$lib/server/ledger.js';
 import type { Act } from '$lib/server/ledger.js';
 import { STARTING_PLACES } from '$lib/ui/startingPlaces.js';
@@ -28,7 +28,9 @@ export const actions: Actions = {
 		const inRange = Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180;
 		const timeZone = inRange ? tzLookup(latitude, longitude) : 'UTC';
 		const on = today(timeZone);
-		const acts: Act[] = [{ id, kind: 'garden.set', subjectId: id, on, data: { ...data.value, time_zone: timeZone } }];
+		const acts: Act[] = [
+			{ id, kind: 'garden.set', subjectId: id, on, data: { ...withBestGuess(data.value), time_zone: timeZone } }
+		];
 		const wished = new Set(f.all('places'));
 		STARTING_PLACES.filter((p) => wished.has(p.kind)).forEach((p, i) => {
 			const placeId = uuidv5(p.kind, id);

@@ -1,33 +1,26 @@
-/** From what was logged at the bench to looks that teach when pieces root. */
+/** From what was logged at the bench to what its roots are told by: dates become readings of the batch's clock. */
 import { dayNumber } from '../dates.js';
 import type { DayNumber } from '../dates.js';
-import type { Batch } from '../ledger/foldBatch.js';
+import type { RootingRecord } from '../ledger/rootingRecord.js';
 import { ROOT_SIGNS } from '../odds/rooting.js';
-import type { Look, RootSign } from '../odds/rooting.js';
+import type { RootingSeen, RootSign } from '../odds/rooting.js';
 
-export interface LooksOf {
-	looks: Look[];
-	/** Warmth-days at the last count, when what is left had not rooted. */
-	since: number;
-	/** Pieces that died without roots. */
-	died: number;
-}
-
-/** `warmthAt` gives the warmth-days from the strike to a day. */
-export function looksOf(b: Pick<Batch, 'looks' | 'seen'>, warmthAt: (day: DayNumber) => number): LooksOf {
-	const looks: Look[] = [];
-	let since = 0;
-	for (const l of b.looks) {
-		const at = warmthAt(dayNumber(l.on));
-		if (l.newly !== null) {
-			looks.push({ at, looked: l.unrooted, showing: l.newly, sign: 'counted', since });
-			since = at;
-		} else if (l.sign !== 'none' || l.showing !== null) {
-			// A sign without a number was seen on one piece at least; more is not known.
-			const looked = Math.min(l.looked ?? (l.showing === null ? 1 : l.unrooted), l.unrooted);
-			const sign = (ROOT_SIGNS as readonly string[]).includes(l.sign) ? (l.sign as RootSign) : 'none';
-			looks.push({ at, looked, showing: Math.min(looked, l.showing ?? looked), sign, since });
-		}
-	}
-	return { looks, since, died: b.seen.rooted?.failed ?? 0 };
+/** `clockAt` gives the batch's clock (days of the usual warmth, or of growth) from the strike to a day. */
+export function rootingSeen(r: RootingRecord, clockAt: (day: DayNumber) => number): RootingSeen {
+	const at = (on: string) => clockAt(dayNumber(on));
+	return {
+		epochs: r.epochs.map((e) => ({
+			from: at(e.from),
+			died: e.died.map((d) => ({ after: at(d.after), by: at(d.by), count: d.count })),
+			rooted: e.rooted.map((d) => ({ by: at(d.by), count: d.count })),
+			left: e.left,
+			seen: at(e.seen),
+			counted: e.counted
+		})),
+		signs: r.signs.flatMap((s) =>
+			(ROOT_SIGNS as readonly string[]).includes(s.sign)
+				? [{ at: at(s.on), looked: s.looked, showing: s.showing, sign: s.sign as RootSign }]
+				: []
+		)
+	};
 }

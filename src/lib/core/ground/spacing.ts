@@ -20,9 +20,11 @@ export function hedgeCount({ lengthM, spacingCm, rows, spares }: HedgeShape): Re
 	if (!(Number.isInteger(spares) && spares >= 0 && spares <= 500))
 		return refuse('hedge.spares', 'Spares: a whole number from 0 to 500.', 'spares');
 	// 1e-9: 12 m at 60 cm is 20 gaps although 1200/60 may land a hair under.
-	const gaps = Math.floor((lengthM * 100) / spacingCm + 1e-9);
-	const first = gaps + 1;
-	return ok((rows === 2 ? first + gaps : first) + spares);
+	const gaps = (lengthM * 100) / spacingCm + 1e-9;
+	const first = Math.floor(gaps) + 1;
+	// The back row stands at s/2, 3s/2, … as far as the hedge goes: half a gap left over takes one more.
+	const back = Math.floor(gaps + 0.5);
+	return ok((rows === 2 ? first + back : first) + spares);
 }
 
 export type Pattern = 'square' | 'triangular';

@@ -2,12 +2,13 @@
 import type { StageName } from '../handbook/schema.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
+import { inHand, num } from './batch.js';
+import type { Batch } from './batch.js';
+import { countAt, seenAlive, takeOf, tidied } from './cohorts.js';
+import type { Cohort, CohortStage } from './cohorts.js';
 import type { EntryData } from './entries.js';
-import { inHand } from './foldBatch.js';
-import type { Batch } from './foldBatch.js';
+import { countedRooted, diedUnrooted, goneUnrooted, sawSign } from './rootingRecord.js';
 import { markCells } from './tray.js';
-
-export const num = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
 export function tally(b: Batch, stage: StageName, passed: number, failed: number): void {
 	if (passed === 0 && failed === 0) return;
@@ -15,18 +16,44 @@ export function tally(b: Batch, stage: StageName, passed: number, failed: number
 	b.seen[stage] = { passed: before.passed + passed, failed: before.failed + failed };
 }
 
-/** Losses, the least advanced first, each held against the stage it did not reach. */
-export function lose(b: Batch, count: number): void {
+/** Sets the cohorts and the counts that follow from them. */
+export function setCohorts(b: Batch, cohorts: readonly Cohort[]): void {
+	b.cohorts = tidied(cohorts);
+	b.unrooted = countAt(b.cohorts, 'unrooted');
+	b.rooted = countAt(b.cohorts, 'rooted');
+	b.potted = countAt(b.cohorts, 'potted');
+}
+
+/** Takes so many of a stage out of hand. */
+export function take(b: Batch, stage: CohortStage, count: number, first: 'oldest' | 'newest'): Cohort[] {
+	const { left, taken } = takeOf(b.cohorts, stage, count, first);
+	setCohorts(b, left);
+	return taken;
+}
+
+/** Losses, the least advanced first; how many of each stage. */
+export function loseLeast(b: Batch, count: number): Record<CohortStage, number> {
 	const unrooted = Math.min(count, b.unrooted);
 	const rooted = Math.min(count - unrooted, b.rooted);
-	const potted = count - unrooted - rooted;
-	b.unrooted -= unrooted;
-	b.rooted -= rooted;
-	b.potted -= potted;
+	const lost = { unrooted, rooted, potted: count - unrooted - rooted };
+	for (const stage of ['unrooted', 'rooted', 'potted'] as const) take(b, stage, lost[stage], 'newest');
 	b.lost += count;
-	tally(b, 'rooted', 0, unrooted);
-	tally(b, 'potted', 0, rooted);
-	tally(b, 'ready', 0, potted);
+	return lost;
+}
+
+/** Losses, each held against the stage it did not reach. */
+export function lose(b: Batch, count: number, on: string): void {
+	const lost = loseLeast(b, count);
+	if (lost.unrooted > 0) diedUnrooted(b.rootRecord, on, lost.unrooted);
+	tally(b, 'rooted', 0, lost.unrooted);
+	tally(b, 'potted', 0, lost.rooted);
+	tally(b, 'ready', 0, lost.potted);
+}
+
+/** Losses of a winter: they say nothing of whether the unrooted would have rooted. */
+export function loseToWinter(b: Batch, count: number): void {
+	const lost = loseLeast(b, count);
+	goneUnrooted(b.rootRecord, lost.unrooted);
 }
 
 export function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Result<Batch> {
@@ -38,7 +65,6 @@ export function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Resu
 	const lost = have - d.alive;
 	const rootedBefore = b.rooted + b.potted;
 	const unrootedBefore = b.unrooted;
-	const unrootedDead = b.seen.rooted?.failed ?? 0;
 	if ((d.showing ?? 0) > (d.looked ?? have))
 		return refuse('batch.showing', `${d.showing} can't show a sign if ${d.looked ?? have} were looked at.`, 'showing');
 	if ((d.looked ?? 0) > have) return refuse('batch.looked', `Only ${num(have, 'piece')} could be looked at.`, 'looked');
@@ -46,44 +72,67 @@ export function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Resu
 		const marked = cellsFit(b, d, rootedBefore, lost);
 		if (!marked.ok) return marked;
 	}
+	let newly: number | null = null;
+	let unrootedLost: number;
 	if (d.rooted === null) {
-		lose(b, lost);
+		unrootedLost = Math.min(lost, unrootedBefore);
+		lose(b, lost, on);
+		// Those not counted as dead are alive, rooted or not.
+		if (b.unrooted > 0) diedUnrooted(b.rootRecord, on, 0);
+		if (b.unrooted > 0) lookedAt(b, d, on);
 	} else {
-		const rootedLost = Math.max(0, rootedBefore - d.rooted);
-		if (rootedLost > lost)
-			return refuse(
-				'batch.fewer-rooted',
-				`${rootedBefore} had rooted before and ${num(lost, 'is', 'are')} lost since: fewer than ${rootedBefore - lost} rooted can't be.`,
-				'rooted'
-			);
-		const newly = Math.max(0, d.rooted - rootedBefore);
-		const unrootedLost = lost - rootedLost;
-		if (newly + unrootedLost > b.unrooted)
-			return refuse('batch.more-rooted', 'More newly rooted than were left to root.', 'rooted');
-		b.unrooted -= newly + unrootedLost;
-		b.rooted += newly;
-		const fromRooted = Math.min(rootedLost, b.rooted);
-		b.rooted -= fromRooted;
-		b.potted -= rootedLost - fromRooted;
-		b.lost += lost;
-		tally(b, 'rooted', newly, unrootedLost);
-		tally(b, 'potted', 0, fromRooted);
-		tally(b, 'ready', 0, rootedLost - fromRooted);
-		if (newly > 0 && b.unrooted === 0) b.since = on;
-		b.lookedOn = on;
+		const counted = countRooted(b, d.rooted, lost, on);
+		if (!counted.ok) return counted;
+		({ newly, unrootedLost } = counted.value);
 	}
+	setCohorts(b, seenAlive(b.cohorts, on));
 	b.lastSign = d.sign === 'none' ? b.lastSign : d.sign;
 	if (unrootedBefore > 0)
 		b.looks.push({
 			on,
 			unrooted: unrootedBefore,
-			newly: d.rooted === null ? null : Math.max(0, d.rooted - rootedBefore),
-			lost: (b.seen.rooted?.failed ?? 0) - unrootedDead,
+			newly,
+			lost: unrootedLost,
 			sign: d.sign,
 			looked: d.looked ?? null,
 			showing: d.showing ?? null
 		});
 	return ok(b);
+}
+
+/** A sign without a number was seen on one piece at least; more is not known. */
+function lookedAt(b: Batch, d: EntryData<'batch.checked'>, on: string): void {
+	if (d.sign === 'none' && d.showing == null) return;
+	const looked = Math.min(b.unrooted, d.looked ?? (d.showing == null ? 1 : b.unrooted));
+	sawSign(b.rootRecord, { on, looked, showing: Math.min(looked, d.showing ?? looked), sign: d.sign });
+}
+
+/** The rooted were counted: those newly so are a cohort of their own, and those that are not have been looked at. */
+function countRooted(b: Batch, rooted: number, lost: number, on: string): Result<{ newly: number; unrootedLost: number }> {
+	const before = b.rooted + b.potted;
+	const rootedLost = Math.max(0, before - rooted);
+	if (rootedLost > lost)
+		return refuse(
+			'batch.fewer-rooted',
+			`${before} had rooted before and ${num(lost, 'is', 'are')} lost since: fewer than ${before - lost} rooted can't be.`,
+			'rooted'
+		);
+	const newly = Math.max(0, rooted - before);
+	const unrootedLost = lost - rootedLost;
+	if (newly + unrootedLost > b.unrooted)
+		return refuse('batch.more-rooted', 'More newly rooted than were left to root.', 'rooted');
+	if (b.unrooted > 0) countedRooted(b.rootRecord, on, newly, unrootedLost);
+	take(b, 'unrooted', newly + unrootedLost, 'oldest');
+	const fromRooted = Math.min(rootedLost, b.rooted);
+	take(b, 'rooted', fromRooted, 'newest');
+	take(b, 'potted', rootedLost - fromRooted, 'newest');
+	const looked = b.cohorts.map((c) => (c.stage === 'unrooted' ? { ...c, lookedOn: on } : c));
+	setCohorts(b, [...looked, { stage: 'rooted', count: newly, since: on, aliveOn: on, lookedOn: null }]);
+	b.lost += lost;
+	tally(b, 'rooted', newly, unrootedLost);
+	tally(b, 'potted', 0, fromRooted);
+	tally(b, 'ready', 0, rootedLost - fromRooted);
+	return ok({ newly, unrootedLost });
 }
 
 /** Tapped cells must tell the same as the counts; then they are the tray's new marks. */

@@ -1,7 +1,8 @@
 /** Every kind of entry of the ledger, as data. An entry says what was done or seen; it is never changed. */
 import { z } from 'zod';
 import { isIsoDate } from '../dates.js';
-import { SHELTERS } from '../handbook/schema.js';
+import { SHELTERS, STAGES } from '../handbook/schema.js';
+import { COHORT_STAGES } from './cohorts.js';
 import { MOST_CELLS } from './tray.js';
 import { checkVessel } from '../mix/vessel.js';
 import type { Vessel } from '../mix/vessel.js';
@@ -120,6 +121,40 @@ const some = (what: string) => whole(1, MOST_PIECES, what);
 
 export const SIGNS = ['none', 'firm', 'new growth', 'resists a tug', 'roots seen', 'wilting', 'rot'] as const;
 
+const tallied = z.object({ passed: z.number(), failed: z.number() });
+const epoch = z.object({
+	from: isoDate,
+	died: z.array(z.object({ after: isoDate, by: isoDate, count: pieces('Died') })).max(1_000),
+	rooted: z.array(z.object({ by: isoDate, count: pieces('Rooted') })).max(1_000),
+	left: pieces('Left'),
+	seen: isoDate,
+	counted: z.boolean()
+});
+const splitHistory = z.object({
+	/** The batch that was first struck. */
+	family: uuid,
+	cohorts: z
+		.array(
+			z.object({
+				stage: z.enum(COHORT_STAGES),
+				count: some('Pieces'),
+				since: isoDate,
+				aliveOn: isoDate,
+				lookedOn: isoDate.nullable()
+			})
+		)
+		.max(1_000),
+	rooting: z.object({
+		epochs: z.array(epoch).max(1_000),
+		own: z.number().int().min(0),
+		signs: z
+			.array(z.object({ on: isoDate, looked: pieces('Looked at'), showing: pieces('Showing it'), sign: z.string() }))
+			.max(1_000)
+	}),
+	seen: z.partialRecord(z.enum(STAGES), tallied),
+	stays: z.array(z.object({ placeId: uuid.nullable(), from: isoDate })).max(1_000)
+});
+
 /** Entries about a batch: the verbs of the bench. */
 export const batchEntries = {
 	'batch.planned': z.object({
@@ -160,7 +195,9 @@ export const batchEntries = {
 		wintered: z.boolean(),
 		struck_on: isoDate,
 		treatment,
-		container: text(80)
+		container: text(80),
+		/** What its pieces lived through before, so that nothing seen is forgotten (missing from the first versions). */
+		history: splitHistory.nullish()
 	}),
 	'batch.checked': z.object({
 		alive: pieces('Alive'),

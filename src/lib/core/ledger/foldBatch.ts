@@ -4,159 +4,84 @@
  * behind is refused for the same reasons as a wrong count.
  */
 import { sayDate } from '../dates.js';
-import type { Tallies } from '../evidence/evidence.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import type { AnyEntry, EntryData } from './entries.js';
-import { check, lose, num, tally } from './checkBatch.js';
+import { blankBatch, inHand, num } from './batch.js';
+import type { Batch } from './batch.js';
+import { check, lose, loseToWinter, setCohorts, take, tally } from './checkBatch.js';
+import { seenAlive } from './cohorts.js';
+import type { Cohort } from './cohorts.js';
+import { goneUnrooted, rootedBy, struckRooting } from './rootingRecord.js';
 import { layOut, settle } from './tray.js';
-import type { Tray } from './tray.js';
 
-export type BatchStatus = 'planned' | 'growing' | 'done' | 'dropped';
-
-export interface Batch {
-	id: string;
-	code: string;
-	kindId: string;
-	wayId: string;
-	stockId: string | null;
-	wantId: string | null;
-	placeId: string | null;
-	fromBatch: string | null;
-	status: BatchStatus;
-	plannedOn: string | null;
-	plannedCount: number;
-	struckOn: string | null;
-	struck: number;
-	/** Pieces in hand by what they have reached. */
-	unrooted: number;
-	rooted: number;
+interface Taken {
 	potted: number;
-	/** Day of the last count after a winter. */
-	winteredOn: string | null;
-	planted: number;
-	given: number;
-	kept: number;
-	splitOff: number;
-	lost: number;
-	/** Lost after planting; not part of `lost`. */
-	lostPlanted: number;
-	/** Date since when the pieces stand at their stage. */
-	since: string | null;
-	lastOn: string | null;
-	lastSign: string | null;
-	/** Day of the last check that counted the rooted: what had not rooted then is slow. */
-	lookedOn: string | null;
-	treatment: { medium: string; hormone: string; wound: boolean; cover: string };
-	container: string;
-	seen: Tallies;
-	/** What each check of pieces that were still rooting saw. */
-	looks: LookSeen[];
-	tray: Tray | null;
-	/** Pieces foretold of its parent before the cut. */
-	foretold: number | null;
-	entries: number;
-}
-
-export interface LookSeen {
-	on: string;
-	/** Unrooted pieces before it; of these newly counted as rooted (null: not counted) and found dead. */
+	rooted: number;
 	unrooted: number;
-	newly: number | null;
-	lost: number;
-	sign: string;
-	/** Looked at closely and showing the sign, if that was said. */
-	looked: number | null;
-	showing: number | null;
+	cohorts: Cohort[];
 }
 
-export const inHand = (b: Pick<Batch, 'unrooted' | 'rooted' | 'potted'>): number => b.unrooted + b.rooted + b.potted;
-
-/** Takes pieces out of hand, the furthest on first; says from which pools. */
-function takeFurthest(b: Batch, count: number): { potted: number; rooted: number; unrooted: number } {
+/** Takes pieces out of hand, the furthest on and the oldest first; says what was taken. */
+function takeFurthest(b: Batch, count: number): Taken {
 	const potted = Math.min(count, b.potted);
 	const rooted = Math.min(count - potted, b.rooted);
 	const unrooted = count - potted - rooted;
-	b.potted -= potted;
-	b.rooted -= rooted;
-	b.unrooted -= unrooted;
-	return { potted, rooted, unrooted };
+	const cohorts = [
+		...take(b, 'potted', potted, 'oldest'),
+		...take(b, 'rooted', rooted, 'oldest'),
+		...take(b, 'unrooted', unrooted, 'oldest')
+	];
+	return { potted, rooted, unrooted, cohorts };
 }
 
-const blank = (
-	id: string,
-	d: {
-		code: string;
-		kind_id: string;
-		way_id: string;
-		stock_id: string | null;
-		want_id: string | null;
-		place_id: string | null;
-	}
-): Batch => ({
-	id,
-	code: d.code,
-	kindId: d.kind_id,
-	wayId: d.way_id,
-	stockId: d.stock_id,
-	wantId: d.want_id,
-	placeId: d.place_id,
-	fromBatch: null,
-	status: 'planned',
-	plannedOn: null,
-	plannedCount: 0,
-	struckOn: null,
-	struck: 0,
-	unrooted: 0,
-	rooted: 0,
-	potted: 0,
-	winteredOn: null,
-	planted: 0,
-	given: 0,
-	kept: 0,
-	splitOff: 0,
-	lost: 0,
-	lostPlanted: 0,
-	since: null,
-	lastOn: null,
-	lastSign: null,
-	lookedOn: null,
-	treatment: { medium: '', hormone: '', wound: false, cover: '' },
-	container: '',
-	seen: {},
-	looks: [],
-	tray: null,
-	foretold: null,
-	entries: 0
-});
+/** The unrooted among those taken were found to have rooted. */
+function hadRooted(b: Batch, on: string, count: number): void {
+	rootedBy(b.rootRecord, on, count);
+	tally(b, 'rooted', count, 0);
+}
+
+/** It stands somewhere else from a day on. */
+function standAt(b: Batch, placeId: string | null, on: string): void {
+	b.placeId = placeId;
+	const last = b.stays.at(-1);
+	if (last?.placeId === placeId) return;
+	if (last?.from === on) b.stays.pop();
+	b.stays.push({ placeId, from: on });
+}
 
 type Next = Result<Batch>;
 
 function begin(e: AnyEntry): Next {
 	switch (e.kind) {
 		case 'batch.planned': {
-			const b = blank(e.subjectId, e.data);
+			const b = blankBatch(e.subjectId, e.data);
 			b.plannedOn = e.data.planned_on;
 			b.plannedCount = e.data.count;
 			return ok(b);
 		}
 		case 'batch.struck':
-			return strike(blank(e.subjectId, e.data), e.data, e.on);
+			return strike(blankBatch(e.subjectId, e.data), e.data, e.on);
 		case 'batch.split-off': {
 			const d = e.data;
-			const b = blank(e.subjectId, d);
+			const b = blankBatch(e.subjectId, d);
 			b.fromBatch = d.from;
 			b.status = 'growing';
 			b.struckOn = d.struck_on;
 			b.struck = d.unrooted + d.rooted + d.potted;
 			if (b.struck < 1) return refuse('batch.empty-split', 'Split off at least one piece.', 'count');
-			Object.assign(b, {
-				unrooted: d.unrooted,
-				rooted: d.rooted,
-				potted: d.potted,
-				winteredOn: d.wintered ? e.on : null
-			});
-			Object.assign(b, { treatment: d.treatment, container: d.container, since: e.on, lastOn: e.on });
+			b.winteredOn = d.wintered ? e.on : null;
+			b.family = d.history?.family ?? d.from;
+			b.inherited = d.history?.seen ?? {};
+			const plain = (stage: Cohort['stage']): Cohort => ({ stage, count: d[stage], since: e.on, aliveOn: e.on, lookedOn: null });
+			// Entries of the first versions did not take the pieces' history along.
+			setCohorts(b, d.history?.cohorts ?? [{ ...plain('unrooted'), since: d.struck_on }, plain('rooted'), plain('potted')]);
+			if (b.unrooted !== d.unrooted || b.rooted !== d.rooted || b.potted !== d.potted)
+				return refuse('batch.split-counts', 'The pieces split off and their history do not tell the same.', 'count');
+			b.rootRecord = d.history?.rooting ?? struckRooting(d.struck_on, d.unrooted);
+			b.stays = [...(d.history?.stays ?? [])];
+			standAt(b, d.place_id, d.history?.stays?.length ? e.on : d.struck_on);
+			Object.assign(b, { treatment: d.treatment, container: d.container, lastOn: e.on });
 			return ok(b);
 		}
 		default:
@@ -171,11 +96,12 @@ function strike(b: Batch, d: EntryData<'batch.struck'>, on: string): Next {
 	Object.assign(b, {
 		struckOn: on,
 		struck: d.struck,
-		unrooted: d.struck,
 		status: 'growing',
-		since: on,
 		lastOn: on
 	});
+	setCohorts(b, [{ stage: 'unrooted', count: d.struck, since: on, aliveOn: on, lookedOn: null }]);
+	b.rootRecord = struckRooting(on, d.struck);
+	standAt(b, b.placeId, on);
 	Object.assign(b, { treatment: d.treatment, container: d.container, foretold: d.foretold ?? null });
 	return ok(b);
 }
@@ -234,25 +160,30 @@ function apply(b: Batch, e: AnyEntry): Next {
 			const fresh = Math.min(e.data.count, b.rooted + b.unrooted);
 			const fromRooted = Math.min(fresh, b.rooted);
 			const fromBare = fresh - fromRooted;
-			b.rooted -= fromRooted;
-			b.unrooted -= fromBare;
-			b.potted += fresh;
-			tally(b, 'rooted', fromBare, 0);
+			take(b, 'rooted', fromRooted, 'oldest');
+			take(b, 'unrooted', fromBare, 'oldest');
+			// Those potted on keep the day since when they are potted; all that were handled are alive.
+			const on = take(b, 'potted', e.data.count - fresh, 'oldest');
+			const handled = [
+				...seenAlive(on, e.on),
+				{ stage: 'potted', count: fresh, since: e.on, aliveOn: e.on, lookedOn: null } as const
+			];
+			setCohorts(b, [...b.cohorts, ...handled]);
+			hadRooted(b, e.on, fromBare);
 			tally(b, 'potted', fresh, 0);
 			if (e.data.container) b.container = e.data.container;
-			if (e.data.place_id) b.placeId = e.data.place_id;
-			b.since = e.on;
+			if (e.data.place_id) standAt(b, e.data.place_id, e.on);
 			return ok(b);
 		}
 		case 'batch.moved':
-			b.placeId = e.data.place_id;
+			standAt(b, e.data.place_id, e.on);
 			return ok(b);
 		case 'batch.split': {
 			const can = enough(b, e.data.count, 'splitting off');
 			if (!can.ok) return can;
 			if (e.data.count === inHand(b))
 				return refuse('batch.split-all', 'That is the whole batch: move it instead of splitting it.', 'count');
-			takeFurthest(b, e.data.count);
+			goneUnrooted(b.rootRecord, takeFurthest(b, e.data.count).unrooted);
 			b.splitOff += e.data.count;
 			return ok(b);
 		}
@@ -261,12 +192,8 @@ function apply(b: Batch, e: AnyEntry): Next {
 			if (e.data.alive > have)
 				return refuse('batch.more-alive', `${b.code} went into winter with ${have}: more can't have come out.`, 'alive');
 			const lost = have - e.data.alive;
-			const fromUnrooted = Math.min(lost, b.unrooted);
-			const fromRooted = Math.min(lost - fromUnrooted, b.rooted);
-			b.unrooted -= fromUnrooted;
-			b.rooted -= fromRooted;
-			b.potted -= lost - fromUnrooted - fromRooted;
-			b.lost += lost;
+			loseToWinter(b, lost);
+			setCohorts(b, seenAlive(b.cohorts, e.on));
 			tally(b, 'wintered', e.data.alive, lost);
 			b.winteredOn = e.on;
 			return ok(b);
@@ -276,7 +203,7 @@ function apply(b: Batch, e: AnyEntry): Next {
 			if (!can.ok) return can;
 			const from = takeFurthest(b, e.data.count);
 			// A planted piece has passed all that lies before the ground.
-			tally(b, 'rooted', from.unrooted, 0);
+			hadRooted(b, e.on, from.unrooted);
 			tally(b, 'ready', from.potted, 0);
 			tally(b, 'planted', e.data.count, 0);
 			b.planted += e.data.count;
@@ -286,16 +213,15 @@ function apply(b: Batch, e: AnyEntry): Next {
 		case 'batch.given': {
 			const can = enough(b, e.data.count, 'giving away');
 			if (!can.ok) return can;
-			const from = takeFurthest(b, e.data.count);
-			tally(b, 'rooted', from.unrooted, 0);
+			// Given away unrooted is no success of rooting, and no failure.
+			goneUnrooted(b.rootRecord, takeFurthest(b, e.data.count).unrooted);
 			b.given += e.data.count;
 			return ok(b);
 		}
 		case 'batch.kept': {
 			const can = enough(b, e.data.count, 'keeping');
 			if (!can.ok) return can;
-			const from = takeFurthest(b, e.data.count);
-			tally(b, 'rooted', from.unrooted, 0);
+			hadRooted(b, e.on, takeFurthest(b, e.data.count).unrooted);
 			b.kept += e.data.count;
 			return ok(b);
 		}
@@ -315,7 +241,7 @@ function apply(b: Batch, e: AnyEntry): Next {
 			}
 			const can = enough(b, e.data.count, 'losing');
 			if (!can.ok) return can;
-			lose(b, e.data.count);
+			lose(b, e.data.count, e.on);
 			return ok(b);
 		}
 		default:

@@ -168,7 +168,9 @@ describe('stories, counted by hand', () => {
 			entry('batch.potted', '2027-07-12', { count: 4, container: '9 cm pot', place_id: null }),
 			entry('batch.potted', '2027-09-12', { count: 4, container: '2 L pot', place_id: ID })
 		);
-		expect(b).toMatchObject({ potted: 4, rooted: 0, unrooted: 0, container: '2 L pot', placeId: ID, since: '2027-09-12' });
+		expect(b).toMatchObject({ potted: 4, rooted: 0, unrooted: 0, container: '2 L pot', placeId: ID });
+		// They have been potted since July: growth is not begun anew by a bigger pot.
+		expect(b.cohorts).toEqual([{ stage: 'potted', count: 4, since: '2027-07-12', aliveOn: '2027-09-12', lookedOn: null }]);
 		expect(b.seen.potted).toEqual({ passed: 4, failed: 0 });
 	});
 

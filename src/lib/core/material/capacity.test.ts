@@ -1,6 +1,6 @@
 /** What stock gives, how it grows back, and whether it may be multiplied. */
 import { describe, expect, it } from 'vitest';
-import { canGive, fullYield, mayMultiply, recoversOn } from './index.js';
+import { canGive, fullYield, mayMultiply, recoversOn, takingOf } from './index.js';
 import { flushesFor, mostBy } from '../plan/index.js';
 
 describe('what stock gives', () => {
@@ -24,24 +24,48 @@ describe('what stock gives', () => {
 	});
 
 	it('grows back: 48 pieces in about four months (common practice, no source)', () => {
-		const took = [{ on: 1000, pieces: 48 }];
+		const took = [takingOf(plant, gives, 48, 1000)];
 		expect(canGive(plant, gives, took, 1000)).toBe(0);
 		expect(canGive(plant, gives, took, 1060)).toBe(24);
 		expect(canGive(plant, gives, took, 1120)).toBe(48);
 		expect(recoversOn(plant, gives, took, 24, 1000)).toBe(1060);
 		expect(recoversOn(plant, gives, took, 49, 1000)).toBeNull();
-		expect(canGive(plant, { ...gives, uses_up: true }, took, 2000)).toBe(0);
-		expect(canGive(plant, gives, took, 999)).toBe(48);
+		const usedUp = { ...gives, uses_up: true };
+		expect(canGive(plant, usedUp, [takingOf(plant, usedUp, 48, 1000)], 2000)).toBe(0);
+	});
+
+	it('keeps what is promised for later: 48 in April leave in March only what grows back by then', () => {
+		// 48 promised for day 1060; taken on 1050, a piece is back by a twelfth on 1060.
+		const promised = [takingOf(plant, gives, 48, 1060)];
+		expect(canGive(plant, gives, promised, 1050)).toBe(0);
+		expect(canGive(plant, gives, promised, 940)).toBe(48);
+		// 36 promised: a quarter of the plant is free, and a little more for what grows back.
+		const some = [takingOf(plant, gives, 36, 1060)];
+		expect(canGive(plant, gives, some, 1050)).toBe(Math.floor(12 / (1 - 10 / 120)));
+	});
+
+	it('is one plant, whatever the way: half of its divisions leave half of its cuttings', () => {
+		const division = { ...gives, n: 6, power: 1, recover_days: 900 };
+		const took = [takingOf(plant, division, 3, 1000)];
+		expect(canGive(plant, gives, took, 1000)).toBe(24);
+	});
+
+	it('grows on from the day it was told, and is no youngster for ever', () => {
+		const young = { ...plant, sizeCm: 40, ageYears: 0, toldOn: 1000, matureCm: 80 };
+		expect(fullYield(young, gives, 1000)).toBe(6);
+		expect(fullYield(young, gives, 1000 + 366)).toBeGreaterThan(12);
+		expect(fullYield(young, gives, 1000 + 3660)).toBe(48);
 	});
 
 	it('is taken in as few flushes as will do', () => {
-		expect(flushesFor(40, 1000, 900, plant, gives, [])).toEqual([{ on: 1000, pieces: 40 }]);
-		expect(flushesFor(60, 1000, 800, plant, gives, [])).toEqual([
+		const f = (from: number) => ({ last: 1000, open: [{ from, to: 1000 }], stock: plant, gives, takings: [] });
+		expect(flushesFor(40, f(900))).toEqual([{ on: 1000, pieces: 40 }]);
+		expect(flushesFor(60, f(800))).toEqual([
 			{ on: 880, pieces: 48 },
 			{ on: 1000, pieces: 12 }
 		]);
-		expect(flushesFor(60, 1000, 900, plant, gives, [])).toBeNull();
-		expect(mostBy(1000, 800, plant, gives, [])).toBe(96);
+		expect(flushesFor(60, f(900))).toBeNull();
+		expect(mostBy(f(800))).toBe(96);
 	});
 
 	it('is not multiplied while protected, but may be with leave or once the term is over', () => {

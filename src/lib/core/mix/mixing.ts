@@ -44,12 +44,12 @@ export interface Bags {
 	cost: number;
 }
 
-const STEP = 0.5;
+const STEP = 0.1;
 const MOST_LITRES = 5000;
 
 /**
  * Bags that hold at least so much for the least money, of equal prices the least over: an unbounded knapsack
- * over half litres. What is on the shelf is taken off by the caller.
+ * over tenths of a litre. What is on the shelf is taken off by the caller.
  */
 export function bagsFor(material: Pick<Material, 'bags'>, litres: number): Bags {
 	const none = { bags: [], litres: 0, cost: 0 };

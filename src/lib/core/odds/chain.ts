@@ -1,24 +1,14 @@
 /**
- * Pieces through stages. Stage i has the chance pᵢ ~ Beta(αᵢ, βᵢ), one pᵢ for all pieces, the
- * stages independent; so the survivors of a stage are Beta-binomial given those who entered it.
- * Everything here is a finite sum, not a simulation.
+ * Pieces through stages, one after another. A stage's chance is a Beta, or a belief in two levels (belief.ts);
+ * stages are independent of each other. Everything here is a finite sum, not a simulation.
  */
-import { meanOf } from './beta.js';
-import type { Beta } from './beta.js';
-import { eachTerm } from './betaBinomial.js';
+import { meanChance, partsOf } from './belief.js';
+import type { Belief } from './belief.js';
+import { before, mixedRule, through } from './kernel.js';
+import type { Rule } from './kernel.js';
 
-/** Survivors after one more stage, when `entering[k]` is the chance that k pieces enter it. */
-export function through(entering: Float64Array, stage: Beta): Float64Array {
-	const leaving = new Float64Array(entering.length);
-	for (let m = 0; m < entering.length; m++) {
-		const weight = entering[m]!;
-		if (weight < 1e-18) continue;
-		eachTerm(m, stage, (k, p) => {
-			leaving[k]! += weight * p;
-		});
-	}
-	return leaving;
-}
+/** The rule of a stage for at most so many pieces. */
+export const ruleOf = (stage: Belief, most: number): Rule => mixedRule(partsOf(stage, most));
 
 /** A count that is certain. */
 export function certain(count: number): Float64Array {
@@ -36,73 +26,49 @@ export function shifted(pmf: Float64Array, count: number): Float64Array {
 }
 
 /** Distribution of the survivors of `struck` pieces through all stages. O(stages × struck²). */
-export function outcome(stages: readonly Beta[], struck: number): Float64Array {
-	return stages.reduce(through, certain(struck));
+export function outcome(stages: readonly Belief[], struck: number): Float64Array {
+	return stages.reduce((entering, stage) => through(entering, ruleOf(stage, struck)), certain(struck));
 }
 
 /** Expected survivors of `struck` pieces. */
-export const expected = (stages: readonly Beta[], struck: number): number =>
-	stages.reduce((left, stage) => left * meanOf(stage), struck);
+export const expected = (stages: readonly Belief[], struck: number): number =>
+	stages.reduce((left, stage) => left * meanChance(stage), struck);
 
-/** Chance that at least `target` of m pieces pass the last stage, for every m up to `most`. */
-function lastStage(stage: Beta, target: number, most: number): Float64Array {
-	const atLeast = new Float64Array(most + 1);
-	if (target <= 0) return atLeast.fill(1);
-	const { alpha, beta } = stage;
-	// Pólya's urn: the (m+1)th piece passes with chance (α + k)/(α + β + m) when k of m have passed,
-	// so P(≥ t of m+1) = P(≥ t of m) + P(t−1 of m) · (α + t − 1)/(α + β + m). One term per m.
-	// Held as a logarithm, for the first terms of a poor chance are smaller than any number.
-	let lnBelow = -Infinity; // ln P(t−1 of m), started at m = t−1 where all must have passed
-	for (let m = 0; m < most; m++) {
-		if (m === target - 1) {
-			lnBelow = 0;
-			for (let i = 0; i < m; i++) lnBelow += Math.log((alpha + i) / (alpha + beta + i));
-		} else if (m >= target) {
-			lnBelow += Math.log((m / (m - target + 1)) * ((beta + m - target) / (alpha + beta + m - 1)));
-		}
-		const gain = Math.exp(lnBelow) * ((alpha + target - 1) / (alpha + beta + m));
-		atLeast[m + 1] = Math.min(1, atLeast[m]! + gain);
-	}
-	return atLeast;
-}
+/** Worth 1 from the target on: the end of the backward sum. */
+export const reached = (target: number, most: number): Float64Array =>
+	Float64Array.from({ length: most + 1 }, (_, n) => (n >= target ? 1 : 0));
 
 /**
  * Chance that at least `target` survive all stages, for every number struck from 0 to `most`:
  * backward from the last stage, so one table answers every confidence. O(stages × most²).
  */
-export function reachTable(stages: readonly Beta[], target: number, most: number): Float64Array {
-	const last = stages[stages.length - 1];
-	if (!last) return Float64Array.from({ length: most + 1 }, (_, n) => (n >= target ? 1 : 0));
-	let table = lastStage(last, target, most);
-	for (let i = stages.length - 2; i >= 0; i--) {
-		const stage = stages[i]!;
-		const next = new Float64Array(most + 1);
-		for (let n = target; n <= most; n++) {
-			let sum = 0;
-			eachTerm(n, stage, (k, p) => {
-				sum += p * table[k]!;
-			});
-			next[n] = Math.min(1, sum);
-		}
-		table = next;
+export function reachTable(stages: readonly Belief[], target: number, most: number): Float64Array {
+	return backward(stages, reached(target, most));
+}
+
+/** The same from any worth of the number that comes through. */
+export function backward(stages: readonly Belief[], worth: Float64Array): Float64Array {
+	let table = worth;
+	for (let i = stages.length - 1; i >= 0; i--) table = before(table, ruleOf(stages[i]!, worth.length - 1));
+	// Rounding may carry a chance a hair over 1.
+	return table.map((p) => Math.min(1, p));
+}
+
+/** For k = 0 … most, the chance that k new ones and what is there anyway make the target. */
+export function missingFrom(existing: Float64Array, target: number, most: number): Float64Array {
+	const worth = new Float64Array(most + 1);
+	let sum = 0;
+	let from = existing.length;
+	for (let k = 0; k <= most; k++) {
+		for (const least = Math.max(0, target - k); from > least;) sum += existing[--from]!;
+		worth[k] = Math.min(1, sum);
 	}
-	return table;
+	return worth;
 }
 
 /**
  * The same, together with pieces that come from elsewhere: `existing[k]` is the chance that k are
  * there anyway. Independent of the new ones.
  */
-export function reachWith(existing: Float64Array, stages: readonly Beta[], target: number, most: number): Float64Array {
-	const total = new Float64Array(most + 1);
-	existing.forEach((weight, k) => {
-		if (weight < 1e-6) return;
-		if (k >= target) {
-			for (let n = 0; n <= most; n++) total[n]! += weight;
-			return;
-		}
-		const table = reachTable(stages, target - k, most);
-		for (let n = 0; n <= most; n++) total[n]! += weight * table[n]!;
-	});
-	return total;
-}
+export const reachWith = (existing: Float64Array, stages: readonly Belief[], target: number, most: number): Float64Array =>
+	backward(stages, missingFrom(existing, target, most));

@@ -13,7 +13,12 @@ import {
 	outcome,
 	quantile,
 	reachTable,
+	ruleOf,
 	sayOdds,
+	sayOddsShort,
+	sayShare,
+	sayThat,
+	standing,
 	shifted,
 	smallestReaching,
 	spreadOf,
@@ -138,7 +143,7 @@ describe('chains of stages', () => {
 	});
 
 	it('pieces that join later pass only what is left', () => {
-		const joined = through(shifted(through(certain(4), three[0]!), 3), three[1]!);
+		const joined = through(shifted(through(certain(4), ruleOf(three[0]!, 4)), 3), ruleOf(three[1]!, 7));
 		const mean = (4 * 0.8 + 3) * meanOf(three[1]!);
 		expect(meanCount(joined)).toBeCloseTo(mean, 10);
 	});
@@ -218,12 +223,35 @@ describe('learning and adding', () => {
 		expect([...sumOf(a, a)]).toEqual([0.25, 0.5, 0.25]);
 	});
 
-	it('says odds as people do', () => {
-		expect(sayOdds(0.9)).toBe('9 times in 10');
-		expect(sayOdds(0.8731)).toBe('9 times in 10');
-		expect(sayOdds(0.95)).toBe('19 times in 20');
-		expect(sayOdds(0.999)).toBe('as good as certain');
-		expect(sayOdds(0.001)).toBe('hardly ever');
-		expect(sayOdds(0.1)).toBe('1 time in 10');
+	it('says odds as people do, the same everywhere', () => {
+		const said = [0, 0.004, 0.006, 0.02, 0.05, 0.1, 0.41, 0.8731, 0.9, 0.95, 0.97, 0.99, 0.999, 1].map(sayOdds);
+		expect(said).toEqual([
+			'hardly ever',
+			'hardly ever',
+			'1 time in 100',
+			'2 times in 100',
+			'5 times in 100',
+			'1 time in 10',
+			'4 times in 10',
+			'9 times in 10',
+			'9 times in 10',
+			'95 times in 100',
+			'98 times in 100',
+			'99 times in 100',
+			'almost certain',
+			'almost certain'
+		]);
+		expect(sayOddsShort(0.41)).toBe('4 in 10');
+		expect(sayThat(0.41, 'it rains')).toBe('4 in 10 that it rains');
+		expect(sayThat(1, 'it rains')).toBe('almost certain that it rains');
+		expect(sayThat(0, 'it rains')).toBe('hardly any chance that it rains');
+		expect([0.01, 0.1, 0.7, 0.99].map(sayShare)).toEqual(['hardly any', 'about 1 in 10', 'about 7 in 10', 'nearly all']);
+	});
+
+	it('judges odds by what was asked: less than even is never likely', () => {
+		expect(standing(0.5, 0.5)).toBe('in hand');
+		expect(standing(0.41, 0.5)).toBe('in doubt');
+		expect(standing(0.75, 0.9)).toBe('likely');
+		expect(standing(0.2, 0.9)).toBe('unlikely');
 	});
 });

@@ -1,11 +1,17 @@
 /**
- * Is it rooted yet? Each piece either roots or never does; if it does, after a time that is log-normal in
- * warmth-days. What is not known of a batch is its chance to root at all and how quick it is as a whole:
- * looks teach both, sign by sign.
+ * Is it rooted yet? Each piece either roots or never does. If it does, after a time that is split log-normal in
+ * the batch's clock (durations.ts); if it never does, it rots in the end, after a time of its own. What is not
+ * known of a batch is its chance to root at all, its luck with time, and how soon its failures rot: what was
+ * counted and seen teaches all three by Bayes' rule on a grid.
  */
 import cdf from '@stdlib/stats-base-dists-normal-cdf';
-import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import type { Beta } from './beta.js';
+import { partsOf } from './belief.js';
+import type { Belief } from './belief.js';
+import { densityOn, gridFor } from './chanceGrid.js';
+import type { ChanceGrid } from './chanceGrid.js';
+import { BATCH_SHARE, durationOf, luckAt } from './durations.js';
+import type { Duration, ThreeDays } from './durations.js';
+import type { Atom } from './kernel.js';
 
 /** Signs of roots from the strongest to the weakest, and the bad ones. */
 export const ROOT_SIGNS = ['roots seen', 'resists a tug', 'new growth', 'firm', 'none', 'wilting', 'rot'] as const;
@@ -25,226 +31,308 @@ export const SIGN_ODDS: Record<RootSign, { rooted: number; not: number }> = {
 	rot: { rooted: 0.01, not: 0.12 }
 };
 
-export interface Look {
-	/** Warmth-days since the strike. */
+/** A sign seen on pieces that were not counted. */
+export interface SignLook {
+	/** The batch's clock (days of the usual warmth, or of growth) since the strike. */
 	at: number;
 	/** Pieces looked at, and those of them that showed the sign. */
 	looked: number;
 	showing: number;
-	sign: RootSign | 'counted';
-	/** Warmth-days at the last look at these same pieces, when none of them had rooted yet; 0 if it is the first. */
-	since?: number;
+	sign: RootSign;
 }
 
-/** Signs that a person may count by; or roots that were counted as such, which are hardly ever mistaken. */
-export const COUNTED = { rooted: 0.97, not: 0.02 } as const;
+/**
+ * What was counted between two full counts of the pieces that had not rooted. At its beginning all were alive and
+ * unrooted. Times are in the batch's clock.
+ */
+export interface Epoch {
+	from: number;
+	/** Found dead, having been alive at `after`. */
+	died: { after: number; by: number; count: number }[];
+	/** Known to have rooted by then. */
+	rooted: { by: number; count: number }[];
+	/** The rest, last known to be alive at `seen`; if `counted`, looked at then and not rooted. */
+	left: number;
+	seen: number;
+	counted: boolean;
+}
+
+export interface RootingSeen {
+	epochs: readonly Epoch[];
+	signs: readonly SignLook[];
+}
+export const NOTHING_SEEN: RootingSeen = { epochs: [], signs: [] };
 
 export interface RootingPrior {
-	/** Chance that a piece roots at all. */
-	chance: Beta;
-	/** Warmth-days by which 1 in 10, 1 in 2 and 9 in 10 of those that root have rooted. */
-	days: readonly [number, number, number];
+	/** The way's mean chance and the correlation within a batch; or Beta(α, β) for the batch's own chance. */
+	chance: Belief;
+	days: ThreeDays;
 }
 
-/** Batches of one kind differ as wholes (the day, the wood, the hand) by about this, as a log spread. From memory. */
-const BATCH_SPREAD = 0.22;
-const CHANCES = 21;
-const SPEEDS = 13;
+/** A batch's luck with time: points and weights of the standard normal, evenly to nearly 5 spreads (trapezoidal rule). */
+const LUCK_STEP = 0.6;
+export const LUCKS: readonly { z: number; w: number }[] = (() => {
+	const points = Array.from({ length: 17 }, (_, i) => (i - 8) * LUCK_STEP).map((z) => ({ z, w: Math.exp((-z * z) / 2) }));
+	const all = points.reduce((s, p) => s + p.w, 0);
+	return points.map((p) => ({ z: p.z, w: p.w / all }));
+})();
 
-/** Log-normal in two halves, so that low, usual and high are met each. */
-interface Timing {
-	mu: number;
-	below: number;
-	above: number;
+/**
+ * Failures rot after a mean time of so many times the usual days to root, each as likely beforehand; within a batch
+ * the times are exponential. Own judgement: soft ones within days, hard ones within a year.
+ */
+const ROT_TIMES = [0.7, 2, 6, 30] as const;
+const B = LUCKS.length;
+const R = ROT_TIMES.length;
+const LN_LUCKS = LUCKS.map((l) => Math.log(l.w));
+/** A count may be wrong now and then: without this an impossible one would rule out everything. */
+const SLIP = 1e-5;
+
+/** Chances in the logit: so many points are within 1e−4 of the limit for any prior used here. */
+const CHANCE_POINTS = 33;
+
+/** Share of the pieces that will root which has by each luck of the batch, after so long. */
+function sharesBy(d: Duration, at: number): Float64Array {
+	const z = luckAt(d, at);
+	return Float64Array.from(LUCKS, (l) =>
+		z === -Infinity ? 0 : z === Infinity ? 1 : cdf((z - Math.sqrt(BATCH_SHARE) * l.z) / Math.sqrt(1 - BATCH_SHARE), 0, 1)
+	);
 }
-const Z90 = 1.2815515655446004;
 
-function timingOf(days: RootingPrior['days']): Timing {
-	const [low, usual, high] = days.map((d) => Math.max(0.5, d)) as [number, number, number];
-	// The spread of all batches is that of a batch's pieces and of the batches among each other.
-	const own = (s: number) => Math.sqrt(Math.max(0.05 ** 2, s * s - BATCH_SPREAD ** 2));
-	return {
-		mu: Math.log(usual),
-		below: own(Math.max(0.01, Math.log(usual / low) / Z90)),
-		above: own(Math.max(0.01, Math.log(high / usual) / Z90))
-	};
+const lnOf = (q: number): number => Math.log(Math.max(SLIP, q));
+
+/** Of several looks at the same pieces for the same sign only the last is new evidence: what was firm stays firm. */
+function lastOfEach(signs: readonly SignLook[]): SignLook[] {
+	const last = new Map<RootSign, SignLook>();
+	for (const s of signs)
+		if (s.looked > 0 && s.showing <= s.looked && s.at >= 0) {
+			const before = last.get(s.sign);
+			if (!before || s.at >= before.at) last.set(s.sign, s);
+		}
+	return [...last.values()];
 }
 
-/** Share of those that will root which has rooted after so many warmth-days, at a pace of e^`slow` times the usual days. */
-function rootedBy(t: Timing, at: number, slow: number): number {
-	if (at <= 0) return 0;
-	const x = Math.log(at) - t.mu - slow;
-	return cdf(x, 0, x < 0 ? t.below : t.above);
+export interface RootingLeft {
+	evidence: number;
+	lucks: Float64Array;
+	atoms: Atom[][];
 }
 
 export interface Rooting {
-	/** Chance that a piece, not yet known to have rooted, has by then. */
+	/** Chance that a piece, when struck, has rooted by then. */
 	rooted(at: number): number;
-	/** Share of those that will ever root which has by then. */
-	share(at: number): number;
-	/** Chance that a piece that has not rooted by then still will. */
+	/** Chance that one of the pieces left has rooted by then. */
+	now(at: number): number;
+	/** Chance that one of the pieces left ever will (or has). */
+	ever: number;
+	/** Chance that a piece which is found alive and unrooted at a time still will. */
 	hope(at: number): number;
-	/** Chance that a piece which had not rooted at `since` has by `at`. */
-	rootedSince(since: number, at: number): number;
 	/** Chance to root at all, and pace: 1 usual, 2 takes twice as long. */
 	chance: number;
 	pace: number;
+	/** Clock at the last full count. */
+	since: number;
+	/**
+	 * What the pieces left come to: how likely each of LUCKS is, and at each the chance to root ever as points with
+	 * weights that sum to 1. With a belief it is as if that had been the prior of the chance; `evidence` then tells how
+	 * well that prior explains what was seen, against the one that was given.
+	 */
+	of(belief: Belief | null): RootingLeft;
 }
 
-/** Of pieces not rooted before, the share that has by now, from the shares of those that will: the chance of an interval-censored time. */
-function between(p: number, before: number, after: number): number {
-	const was = p * before;
-	return was >= 1 - 1e-12 ? 1 : Math.max(0, p * after - was) / (1 - was);
+/** The grid of chance, luck and rotting after all that was seen, with what is asked of it again and again. */
+interface Posterior {
+	grid: ChanceGrid;
+	duration: Duration;
+	/** Weights of the cells, chance by chance, luck by luck, rotting by rotting; they sum to 1. */
+	weight: Float64Array;
+	/** Clock at the last full count, and when those left were last known to be alive. */
+	since: number;
+	aliveAt: number;
+	/** Share rooted at `since` by luck, of those that will; share alive at `aliveAt` by rotting, of those that never will. */
+	was: Float64Array;
+	aliveLeft: Float64Array;
+	alive(rot: number, at: number): number;
 }
 
-/** Likelihood of a look, given the share of the looked-at that has rooted; its constant falls out. */
-function logLikelihood(look: Look, rooted: number): number {
-	const s = look.sign === 'counted' ? COUNTED : SIGN_ODDS[look.sign];
-	const q = Math.min(1 - 1e-9, Math.max(1e-9, s.rooted * rooted + s.not * (1 - rooted)));
-	return look.showing * Math.log(q) + (look.looked - look.showing) * Math.log(1 - q);
-}
+/** Bayes' rule over the grid: the prior of each cell with how well it explains the counts, deaths and signs. */
+function posteriorOf(prior: RootingPrior, seen: RootingSeen): Posterior {
+	const duration = durationOf(prior.days);
+	const usual = Math.max(0.5, prior.days[1]);
+	const grid = gridFor({ ...prior.chance, passed: 0, failed: 0 }, CHANCE_POINTS);
+	const { p } = grid;
+	const alive = (rot: number, at: number) => (at <= 0 ? 1 : Math.exp(-at / (rot * usual)));
+	const shares = new Map<number, Float64Array>();
+	const share = (at: number): Float64Array => {
+		let s = shares.get(at);
+		if (!s) shares.set(at, (s = sharesBy(duration, at)));
+		return s;
+	};
+	const last = seen.epochs.at(-1);
+	// A full count closes an epoch; after it the pieces left start a new one.
+	const since = last ? (last.counted ? last.seen : last.from) : 0;
+	const aliveAt = last ? last.seen : 0;
+	const was = share(since);
+	const aliveLeft = Float64Array.from(ROT_TIMES, (rot) => alive(rot, aliveAt));
+	const told = seen.epochs.map((e) => termsOf(e, share, alive));
+	const signs = lastOfEach(seen.signs.filter((s) => s.at >= since)).map((s) => ({ ...s, by: share(s.at) }));
 
-const SLOW = Array.from({ length: SPEEDS }, (_, j) => BATCH_SPREAD * normalQuantile((j + 0.5) / SPEEDS, 0, 1));
-
-/**
- * What looks teach, by Bayes' rule on a grid of chance and pace. Pieces that died unrooted are pieces that
- * never root. Looks that cannot be (more showing than looked at, before the strike) are for the caller to
- * refuse; here they are left out.
- */
-export function rootingAfter(prior: RootingPrior, looks: readonly Look[], died = 0): Rooting {
-	const timing = timingOf(prior.days);
-	const { alpha, beta } = prior.chance;
-	const told = looks
-		.filter((l) => l.at >= 0 && l.showing <= l.looked && l.looked > 0)
-		.map((look) => ({
-			look,
-			before: SLOW.map((slow) => rootedBy(timing, look.since ?? 0, slow)),
-			after: SLOW.map((slow) => rootedBy(timing, look.at, slow))
-		}));
-	const weight = new Float64Array(CHANCES * SPEEDS);
-	const chanceOf = (i: number) => (i + 0.5) / CHANCES;
+	const weight = new Float64Array(CHANCE_POINTS * B * R);
 	let most = -Infinity;
-	for (let i = 0; i < CHANCES; i++) {
-		const p = chanceOf(i);
-		// Density of the Beta at the middle of each cell; its constant falls out.
-		const logP = (alpha - 1) * Math.log(p) + (beta - 1 + died) * Math.log(1 - p);
-		for (let j = 0; j < SPEEDS; j++) {
-			let log = logP;
-			for (const t of told) log += logLikelihood(t.look, between(p, t.before[j]!, t.after[j]!));
-			weight[i * SPEEDS + j] = log;
-			if (log > most) most = log;
-		}
+	for (let i = 0; i < CHANCE_POINTS; i++) {
+		const [chance, never] = [p[i]!, 1 - p[i]!];
+		const [lnP, lnQ] = [Math.log(chance), Math.log1p(-chance)];
+		for (let b = 0; b < B; b++)
+			for (let r = 0; r < R; r++) {
+				let log = Math.log(grid.w[i]! + 1e-300) + LN_LUCKS[b]!;
+				for (const t of told) {
+					log += t.deaths * lnQ + t.lnDied[r]! + t.roots * lnP + t.lnRooted[b]!;
+					if (t.open > 0) log -= t.open * lnOf(chance * t.unrooted[b]! + never * t.alive[r]!);
+					if (t.left > 0) log += t.left * lnOf(chance * t.unrootedLeft[b]! + never * t.aliveLeft[r]!);
+				}
+				for (const s of signs) {
+					const open = chance * (1 - was[b]!) + never * aliveLeft[r]!;
+					log += lnOfSign(s, open > 0 ? Math.min(1, (chance * (s.by[b]! - was[b]!)) / open) : 1);
+				}
+				weight[(i * B + b) * R + r] = log;
+				if (log > most) most = log;
+			}
 	}
-	// The chance falls out of every question but how it hangs together with the pace: its mean at each pace is enough.
-	const chanceAt = new Float64Array(SPEEDS);
 	let total = 0;
+	for (let k = 0; k < weight.length; k++) total += weight[k] = Math.exp(weight[k]! - most);
+	for (let k = 0; k < weight.length; k++) weight[k]! /= total;
+	return { grid, duration, weight, since, aliveAt, was, aliveLeft, alive };
+}
+
+/** ln of the chance of a sign on the pieces looked at, when such a share of them has rooted. */
+function lnOfSign(s: SignLook, rooted: number): number {
+	const odds = SIGN_ODDS[s.sign];
+	const q = Math.min(1 - 1e-9, Math.max(1e-9, odds.rooted * rooted + odds.not * (1 - rooted)));
+	return s.showing * Math.log(q) + (s.looked - s.showing) * Math.log(1 - q);
+}
+
+/** Every cell of the grid that has weight: chance, luck, rotting. */
+function eachCell({ weight }: Posterior, visit: (w: number, i: number, b: number, r: number) => void): void {
+	for (let i = 0; i < CHANCE_POINTS; i++)
+		for (let b = 0; b < B; b++)
+			for (let r = 0; r < R; r++) {
+				const w = weight[(i * B + b) * R + r]!;
+				if (w > 1e-12) visit(w, i, b, r);
+			}
+}
+
+/** Of the pieces left, alive when last seen and not rooted at the last count: they root ever, by Bayes' rule. */
+function everOf({ grid, was, aliveLeft }: Posterior, i: number, b: number, r: number): number {
+	const will = grid.p[i]! * (1 - was[b]!);
+	return will / Math.max(1e-300, will + (1 - grid.p[i]!) * aliveLeft[r]!);
+}
+
+/** What the pieces left come to; with a belief as if that had been the prior of the chance. */
+function leftOf(post: Posterior, belief: Belief | null): RootingLeft {
+	const { grid } = post;
+	// Another prior for the chance weighs the same cells anew: by the ratio of the two densities.
+	const tilt = belief === null ? null : densityOn(grid, partsOf(belief, 40)).map((v, i) => v / (grid.w[i]! + 1e-300));
+	const perLuck = new Float64Array(B);
+	const weights = new Float64Array(B * (ATOM_BINS + 1));
+	const sums = new Float64Array(B * (ATOM_BINS + 1));
+	let all = 0;
+	eachCell(post, (w, i, b, r) => {
+		const v = tilt === null ? w : w * tilt[i]!;
+		const q = everOf(post, i, b, r);
+		const bin = b * (ATOM_BINS + 1) + Math.round(q * ATOM_BINS);
+		weights[bin]! += v;
+		sums[bin]! += v * q;
+		perLuck[b]! += v;
+		all += v;
+	});
+	const atoms = LUCKS.map((_, b) => {
+		const found: Atom[] = [];
+		for (let bin = b * (ATOM_BINS + 1); bin < (b + 1) * (ATOM_BINS + 1); bin++)
+			if (weights[bin]! > 0) found.push({ w: weights[bin]! / perLuck[b]!, q: sums[bin]! / weights[bin]! });
+		return found;
+	});
+	return { evidence: all, lucks: perLuck.map((v) => v / all), atoms };
+}
+
+/** What was seen, by Bayes' rule. */
+export function rootingAfter(prior: RootingPrior, seen: RootingSeen = NOTHING_SEEN): Rooting {
+	const post = posteriorOf(prior, seen);
+	const { grid, duration, since, aliveAt, was, aliveLeft, alive } = post;
+	// What answers any question of when: at each luck the share that roots (of those left, of all), at each rotting the rest.
+	const everAt = new Float64Array(B);
+	const neverAt = new Float64Array(R);
+	const chanceAt = new Float64Array(B);
 	let slowness = 0;
-	for (let i = 0; i < CHANCES; i++)
-		for (let j = 0; j < SPEEDS; j++) {
-			const w = Math.exp(weight[i * SPEEDS + j]! - most);
-			total += w;
-			chanceAt[j]! += w * chanceOf(i);
-			slowness += w * SLOW[j]!;
-		}
-	for (let j = 0; j < SPEEDS; j++) chanceAt[j]! /= total;
-	const chance = chanceAt.reduce((a, b) => a + b, 0);
-	const rooted = (at: number) => {
-		let sum = 0;
-		for (let j = 0; j < SPEEDS; j++) sum += chanceAt[j]! * rootedBy(timing, at, SLOW[j]!);
-		return sum;
-	};
+	eachCell(post, (w, i, b, r) => {
+		const ever = everOf(post, i, b, r);
+		everAt[b]! += w * ever;
+		neverAt[r]! += w * (1 - ever);
+		chanceAt[b]! += w * grid.p[i]!;
+		const z = Math.sqrt(BATCH_SHARE) * LUCKS[b]!.z;
+		slowness += w * z * (z < 0 ? duration.below : duration.above);
+	});
+	const sumOf = (v: Float64Array, of: (k: number) => number) => v.reduce((s, w, k) => s + w * of(k), 0);
+	const shareLeft = (f: Float64Array, b: number) => (was[b]! >= 1 - 1e-12 ? 1 : Math.max(0, f[b]! - was[b]!) / (1 - was[b]!));
+	let asSeen: RootingLeft | null = null;
 	return {
-		rooted,
-		share: (at) => rooted(at) / chance,
+		chance: sumOf(chanceAt, () => 1),
+		pace: Math.exp(slowness),
+		since,
+		ever: sumOf(everAt, () => 1),
+		rooted: (at) => {
+			const f = sharesBy(duration, at);
+			return sumOf(chanceAt, (b) => f[b]!);
+		},
+		now: (at) => {
+			const f = sharesBy(duration, at);
+			return sumOf(everAt, (b) => shareLeft(f, b));
+		},
 		hope: (at) => {
-			const by = rooted(at);
-			return by >= 1 ? 0 : (chance - by) / (1 - by);
+			const f = sharesBy(duration, Math.max(since, at));
+			const waiting = sumOf(everAt, (b) => 1 - shareLeft(f, b));
+			const rotting = sumOf(neverAt, (r) => alive(ROT_TIMES[r]!, Math.max(aliveAt, at)) / Math.max(1e-300, aliveLeft[r]!));
+			return waiting + rotting <= 1e-300 ? 0 : waiting / (waiting + rotting);
 		},
-		rootedSince: (since, at) => {
-			const before = rooted(since);
-			return before >= 1 ? 1 : Math.max(0, rooted(Math.max(since, at)) - before) / (1 - before);
-		},
-		chance,
-		pace: Math.exp(slowness / total)
+		of: (belief) => (belief === null ? (asSeen ??= leftOf(post, null)) : leftOf(post, belief))
 	};
 }
 
-/** Mean temperature at which a way's days are meant, and below which its roots stand still, °C. */
-export interface Warmth {
-	usual_c: number;
-	still_c: number;
-}
-/** Soft wood under cover. From memory: roots start about 5 °C and hurry to the low twenties. */
-export const USUAL_WARMTH: Warmth = { usual_c: 18, still_c: 5 };
-const FASTEST = 1.35;
+/** Points of a chance nearer to each other than this are taken together at their mean. */
+const ATOM_BINS = 128;
 
-/** Warmth-days in a day of so many °C on average: 1 at the way's usual, none in the cold, never much more. */
-export const warmthDays = (meanC: number, { usual_c, still_c }: Warmth = USUAL_WARMTH): number =>
-	Math.min(FASTEST, Math.max(0, (meanC - still_c) / (usual_c - still_c)));
-
-/** A look disturbs about this share of pieces so that they set back; a rooted piece that waits unpotted loses about this a day. Common practice, no source. */
-const HARM_OF_LOOK = 0.005;
-const LOSS_OF_WAITING = 0.003;
-
-/** What will not root within so many days more is not waited for, once half has. Common practice, no source. */
-const NO_LONGER = 60;
-
-export interface RootingDates {
-	/** Days from now; null when not within the reach of `most`. When half and four fifths of what will root has. */
-	half: number | null;
-	eighty: number | null;
-	/** The next look: when waiting has cost as much as the look will. */
-	look: number | null;
-	/** From when fewer than 1 in 10 of what has not rooted still will. */
-	giveUp: number | null;
+/** What an epoch showed, taken apart so that each part is worked out once for the luck or the rotting it hangs on. */
+interface Terms {
+	deaths: number;
+	roots: number;
+	/** ln of the chances of the times of death, by rot time, and of rooting, by luck. */
+	lnDied: Float64Array;
+	lnRooted: Float64Array;
+	/** Pieces at its beginning, and their shares unrooted (of those that will root) and alive (of those that never do). */
+	open: number;
+	unrooted: Float64Array;
+	alive: Float64Array;
+	/** The same of the rest at its end. */
+	left: number;
+	unrootedLeft: Float64Array;
+	aliveLeft: Float64Array;
 }
 
-/**
- * Dates that follow, reading warmth-days ahead from `at` by `warmthOn` (day 0 is today). `since`: warmth-days
- * at the last count, when what is left had not rooted.
- */
-export function rootingDates(r: Rooting, at: number, warmthOn: (day: number) => number, since = 0, most = 500): RootingDates {
-	// Warmth-days by each day, and two months beyond the last.
-	const warmth = [at];
-	for (let day = 1; day <= most + NO_LONGER; day++) warmth.push(warmth[day - 1]! + warmthOn(day));
-	const by = tabulated(r.rooted, Math.min(at, since), warmth.at(-1)!);
-	const before = by(since);
-	const newlyAt = (w: number) => (before >= 1 ? 1 : Math.max(0, by(w) - before) / (1 - before));
-	const hopeAt = (w: number) => (by(w) >= 1 ? 0 : (r.chance - by(w)) / (1 - by(w)));
-	const hoped = hopeAt(since);
-	const found: RootingDates = { half: null, eighty: null, look: null, giveUp: null };
-	let waiting = 0;
-	for (let day = 0; day <= most; day++) {
-		const w = warmth[day]!;
-		const newly = newlyAt(w);
-		if (found.half === null && hoped > 0 && newly >= 0.5 * hoped) found.half = day;
-		// Of what is left and will root, four fifths have.
-		if (found.eighty === null && hoped > 0 && newly >= 0.8 * hoped) found.eighty = day;
-		waiting += LOSS_OF_WAITING * newly;
-		if (found.look === null && waiting >= HARM_OF_LOOK) found.look = day;
-		// Hope is lowest late; early on it is high because nothing has had the time. In the cold it stays, but for nothing.
-		if ((found.eighty !== null || hoped < 0.1) && found.giveUp === null && by(w) > 0.5 * r.chance) {
-			const soon = by(w) >= 1 ? 0 : (by(warmth[day + NO_LONGER]!) - by(w)) / (1 - by(w));
-			if (hopeAt(w) < 0.1 || soon < 0.05) found.giveUp = day;
-		}
-		if (found.giveUp !== null && found.look !== null) break;
-	}
-	return found;
-}
-
-const KNOTS = 80;
-
-/** A rising function of warmth read off a table even in the logarithm, straight between its points: a batch asks it a thousand times. */
-function tabulated(of: (w: number) => number, from: number, to: number): (w: number) => number {
-	const low = Math.log(Math.max(0.5, from));
-	const step = Math.max(1e-9, (Math.log(Math.max(1, to)) - low) / (KNOTS - 1));
-	const table = Float64Array.from({ length: KNOTS }, (_, i) => of(Math.exp(low + i * step)));
-	return (w) => {
-		if (w <= 0) return 0;
-		const x = (Math.log(w) - low) / step;
-		if (x <= 0) return of(w);
-		if (x >= KNOTS - 1) return table[KNOTS - 1]!;
-		const i = Math.floor(x);
-		return table[i]! + (x - i) * (table[i + 1]! - table[i]!);
+function termsOf(e: Epoch, share: (at: number) => Float64Array, alive: (rot: number, at: number) => number): Terms {
+	const deaths = e.died.reduce((n, x) => n + x.count, 0);
+	const roots = e.rooted.reduce((n, x) => n + x.count, 0);
+	const byRot = (of: (rot: number) => number) => Float64Array.from(ROT_TIMES, of);
+	const was = share(e.from);
+	const unrooted = was.map((f) => 1 - f);
+	return {
+		deaths,
+		roots,
+		lnDied: byRot((rot) => e.died.reduce((s, x) => s + x.count * lnOf(alive(rot, x.after) - alive(rot, x.by)), 0)),
+		lnRooted: was.map((f, b) => e.rooted.reduce((s, x) => s + x.count * lnOf(share(x.by)[b]! - f), 0)),
+		open: deaths + roots + e.left,
+		unrooted,
+		alive: byRot((rot) => alive(rot, e.from)),
+		left: e.left,
+		unrootedLeft: e.counted ? share(e.seen).map((f) => 1 - f) : unrooted,
+		aliveLeft: byRot((rot) => alive(rot, e.seen))
 	};
 }

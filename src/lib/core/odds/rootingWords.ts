@@ -1,5 +1,6 @@
 /** The one sentence of the bench: is it rooted yet, when to look, when to give up. */
 import { isoOf, sayDate } from '../dates.js';
+import { sayShare } from './words.js';
 import type { DayNumber } from '../dates.js';
 
 export interface RootingFacts {
@@ -15,10 +16,6 @@ export interface RootingFacts {
 	today: DayNumber;
 }
 
-const inTen = (p: number): string => {
-	const n = Math.round(p * 10);
-	return n <= 0 ? 'hardly any' : n >= 10 ? 'nearly all' : `about ${n} in 10`;
-};
 const on = (day: DayNumber): string => sayDate(isoOf(day), false);
 
 /** Heading in two or three words, for lists. */
@@ -44,7 +41,7 @@ export function rootingSentence(f: RootingFacts): string {
 		'first ones rooting': 'A few may have rooted',
 		'not yet rooted': 'Not rooted yet'
 	}[word]!;
-	const parts = [`${head}: ${inTen(f.now)} of ${f.unrooted === 1 ? 'such pieces' : `the ${f.unrooted}`} by today.`];
+	const parts = [`${head}: ${sayShare(f.now)} of ${f.unrooted === 1 ? 'such pieces' : `the ${f.unrooted}`} by today.`];
 	if (word !== 'probably rooted')
 		parts.push(
 			f.eighty === null
@@ -52,7 +49,9 @@ export function rootingSentence(f: RootingFacts): string {
 				: `Most of those that will have rooted by ${on(f.eighty)}.`
 		);
 	if (f.look !== null)
-		parts.push(f.look <= f.today ? 'A look is worth it now.' : `Look on ${on(f.look)}: sooner disturbs more than it tells.`);
+		parts.push(
+			f.look <= f.today ? 'A look is worth it now.' : `Look on ${on(f.look)}: an earlier look does more harm than good.`
+		);
 	if (f.giveUp !== null && f.giveUp > f.today) parts.push(`After ${on(f.giveUp)} give up what has not rooted.`);
 	else if (f.giveUp !== null) parts.push('What has not rooted by now hardly will.');
 	return parts.join(' ');

@@ -1,12 +1,15 @@
 import { refuse, ok } from '../result.js';
 import type { Result } from '../result.js';
-import type { Beta } from './beta.js';
+import type { Belief } from './belief.js';
 import { expected, outcome, reachTable } from './chain.js';
 
 /** More than this is a nursery's work, not a home's; it also bounds the sums. */
 export const MOST_STRUCK = 5_000;
 export const MOST_TARGET = 2_000;
 export const MOST_STAGES = 12;
+
+/** A chance that meets the wish exactly must not miss it by the rounding of its last bit. */
+const ROUNDING = 1e-12;
 
 export interface Quantiles {
 	p05: number;
@@ -31,7 +34,7 @@ export function quantile(pmf: Float64Array, q: number): number {
 	let sum = 0;
 	for (let k = 0; k < pmf.length; k++) {
 		sum += pmf[k]!;
-		if (sum >= q - 1e-12) return k;
+		if (sum >= q - ROUNDING) return k;
 	}
 	return pmf.length - 1;
 }
@@ -57,10 +60,11 @@ export function atLeast(pmf: Float64Array, target: number): number {
 export function smallestReaching(table: Float64Array, confidence: number): number | null {
 	let low = 0;
 	let high = table.length - 1;
-	if (!(table[high]! >= confidence)) return null;
+	const enough = confidence - ROUNDING;
+	if (!(table[high]! >= enough)) return null;
 	while (low < high) {
 		const mid = (low + high) >> 1;
-		if (table[mid]! >= confidence) high = mid;
+		if (table[mid]! >= enough) high = mid;
 		else low = mid + 1;
 	}
 	return low;
@@ -71,7 +75,7 @@ export function smallestReaching(table: Float64Array, confidence: number): numbe
  * Exact. Refuses when more than MOST_STRUCK pieces would be needed, which happens when a stage is
  * poorly known: no number of pieces buys certainty against a bad day that hits them all.
  */
-export function strike(stages: readonly Beta[], target: number, confidence: number): Result<StrikeAnswer> {
+export function strike(stages: readonly Belief[], target: number, confidence: number): Result<StrikeAnswer> {
 	const passAll = expected(stages, 1);
 	let most = Math.min(MOST_STRUCK, Math.max(16, Math.ceil((target / passAll) * 1.6) + 8));
 	for (;;) {

@@ -1,29 +1,60 @@
 /**
- * Odds as a gardener says them. No false precision: tenths in the middle, and only towards the
- * ends finer, where "9 in 10" and "99 in 100" are different promises.
+ * Odds as a gardener says them: counts of ten, and only towards the ends of a hundred, where "9 in 10" and "99 in
+ * 100" are different promises. Nothing else says a chance.
  */
+type Told = { certain: 'almost certain' | 'hardly ever' } | { times: number; of: 10 | 100 };
+
+function told(p: number): Told {
+	if (p >= 0.995) return { certain: 'almost certain' };
+	if (p < 0.005) return { certain: 'hardly ever' };
+	if (p >= 0.985) return { times: 99, of: 100 };
+	if (p >= 0.965) return { times: 98, of: 100 };
+	if (p >= 0.925) return { times: 95, of: 100 };
+	if (p < 0.015) return { times: 1, of: 100 };
+	if (p < 0.035) return { times: 2, of: 100 };
+	if (p < 0.075) return { times: 5, of: 100 };
+	return { times: Math.min(9, Math.max(1, Math.round(p * 10))), of: 10 };
+}
+
+/** "9 times in 10", "1 time in 100", "almost certain", "hardly ever". */
 export function sayOdds(p: number): string {
-	if (p >= 0.995) return 'as good as certain';
-	if (p >= 0.985) return '99 times in 100';
-	if (p >= 0.965) return '49 times in 50';
-	if (p >= 0.925) return '19 times in 20';
-	if (p < 0.005) return 'hardly ever';
-	if (p < 0.035) return '1 time in 50';
-	if (p < 0.075) return '1 time in 20';
-	const tenths = Math.min(9, Math.max(1, Math.round(p * 10)));
-	return tenths === 1 ? '1 time in 10' : `${tenths} times in 10`;
+	const t = told(p);
+	return 'certain' in t ? t.certain : `${t.times} ${t.times === 1 ? 'time' : 'times'} in ${t.of}`;
 }
 
 /** The same in few characters, for small places: "9 in 10". */
-export const sayOddsShort = (p: number): string => sayOdds(p).replace(' times', '').replace(' time', '');
+export function sayOddsShort(p: number): string {
+	const t = told(p);
+	return 'certain' in t ? t.certain : `${t.times} in ${t.of}`;
+}
+
+/** "4 in 10 that a night falls to 3 °C within the week." */
+export function sayThat(p: number, clause: string): string {
+	const t = told(p);
+	if (!('certain' in t)) return `${sayOddsShort(p)} that ${clause}`;
+	return t.certain === 'almost certain' ? `almost certain that ${clause}` : `hardly any chance that ${clause}`;
+}
+
+/** A sentence begins with it. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A share of many, as a person would count it: "about 7 in 10", "nearly all", "hardly any". */
+export function sayShare(p: number): string {
+	if (p >= 0.95) return 'nearly all';
+	if (p < 0.05) return 'hardly any';
+	return `about ${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
+}
 
 /** A word that stands beside the number wherever odds are judged. */
 export type Standing = 'in hand' | 'likely' | 'in doubt' | 'unlikely';
 
+/** "Likely" is more often than not by a margin, however little was asked. */
+const LIKELY = 0.6;
+
 /** Judged against what the person asked for. */
 export function standing(p: number, wished: number): Standing {
 	if (p >= wished - 0.005) return 'in hand';
-	if (p >= wished * 0.8) return 'likely';
+	if (p >= Math.max(LIKELY, wished * 0.8)) return 'likely';
 	if (p >= 0.3) return 'in doubt';
 	return 'unlikely';
 }

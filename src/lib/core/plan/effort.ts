@@ -1,8 +1,8 @@
 /** What a planned batch asks for: minutes, mix, pots, room and money, stage by stage. */
 import type { Container, StageName } from '../handbook/schema.js';
-import { meanOf } from '../odds/beta.js';
-import type { Beta } from '../odds/beta.js';
-import type { Walk } from './walk.js';
+import { meanChance } from '../odds/belief.js';
+import type { Belief } from '../odds/belief.js';
+import type { Step, Walk } from './walk.js';
 
 /** Price of a litre of mix in the garden's currency; from memory, about a 40 L bag at 8. */
 export const MIX_COST_PER_LITRE = 0.2;
@@ -18,13 +18,16 @@ export interface StageNeed {
 	areaCm2: number;
 	litres: number;
 	minutes: number;
+	/** Care in each week of it; handling comes on top in its first. */
 	minutesPerWeek: number;
+	/** Minutes of handling at its beginning. */
+	handling: number;
 }
 
 export interface Effort {
 	stages: StageNeed[];
 	minutes: number;
-	/** Most in any one week of care, handling apart. */
+	/** Most in any one week: what is handled at a stage's beginning with its care. */
 	peakMinutesPerWeek: number;
 	/** Most room at any time, cm². */
 	peakAreaCm2: number;
@@ -33,24 +36,43 @@ export interface Effort {
 	cost: number;
 }
 
-export function effortOf(
-	walk: Walk,
-	odds: ReadonlyMap<StageName, Beta>,
-	struck: number,
-	containers: ReadonlyMap<string, Container>
-): Effort {
+export interface EffortOf {
+	walk: Walk;
+	odds: ReadonlyMap<StageName, Belief>;
+	struck: number;
+	containers: ReadonlyMap<string, Container>;
+}
+
+const overlap = (a: Pick<Step, 'from' | 'to'>, b: Pick<Step, 'from' | 'to'>): number =>
+	Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from));
+
+/**
+ * Days of a stage that are its own: a winter that falls into it is cared for as winter, and what is ready waits for
+ * its planting in the last stage's pots.
+ */
+function daysOf(step: Step, walk: Walk): number {
+	if (step.stage.to === 'wintered') return step.to - step.from;
+	const timed = walk.steps.filter((s) => s.stage.to !== 'wintered' && s.stage.to !== 'planted');
+	const held = step === timed.at(-1) ? { from: step.from, to: Math.max(step.to, walk.planted) } : step;
+	const winters = walk.steps.filter((s) => s.stage.to === 'wintered');
+	return held.to - held.from - winters.reduce((days, w) => days + overlap(held, w), 0);
+}
+
+export function effortOf({ walk, odds, struck, containers }: EffortOf): Effort {
 	let entering = struck;
 	let litres = 0;
 	let pots = 0;
 	let cost = 0;
 	let minutes = 0;
 	let held = '';
-	const stages = walk.steps.map(({ stage, from, to }): StageNeed => {
+	const stages = walk.steps.map((step): StageNeed => {
+		const { stage, from, to } = step;
 		const container = containers.get(stage.holds);
 		const count = Math.ceil(entering / (container?.pieces ?? 1) - 1e-9);
-		const refilled = stage.holds !== held;
+		const fresh = stage.holds !== held ? count : 0;
 		held = stage.holds;
-		const fresh = refilled ? count : 0;
+		const days = stage.to === 'planted' ? 0 : daysOf(step, walk);
+		const handling = entering * stage.minutes;
 		const need: StageNeed = {
 			to: stage.to,
 			from,
@@ -60,15 +82,16 @@ export function effortOf(
 			containers: count,
 			areaCm2: count * (container?.area_cm2 ?? 0),
 			litres: fresh * (container?.litres ?? 0),
-			minutes: entering * stage.minutes + (count * stage.care * (to - from)) / 7,
-			minutesPerWeek: to > from ? count * stage.care : 0
+			minutes: handling + (count * stage.care * days) / 7,
+			minutesPerWeek: days > 0 ? count * stage.care : 0,
+			handling
 		};
 		litres += need.litres;
 		pots += fresh;
 		cost += fresh * (container?.cost ?? 0) + need.litres * MIX_COST_PER_LITRE;
 		minutes += need.minutes;
 		const chance = odds.get(stage.to);
-		entering *= chance ? meanOf(chance) : 1;
+		entering *= chance ? meanChance(chance) : 1;
 		return need;
 	});
 	return {
@@ -77,7 +100,7 @@ export function effortOf(
 		litres,
 		pots,
 		cost,
-		peakMinutesPerWeek: Math.max(0, ...stages.map((s) => s.minutesPerWeek)),
+		peakMinutesPerWeek: Math.max(0, ...stages.map((s) => s.minutesPerWeek + s.handling)),
 		peakAreaCm2: Math.max(0, ...stages.map((s) => s.areaCm2))
 	};
 }

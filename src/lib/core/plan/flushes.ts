@@ -1,70 +1,82 @@
 /** When the stock cannot give all at once: the same way again, after it has recovered. */
 import type { DayNumber } from '../dates.js';
 import type { WayProfile } from '../handbook/schema.js';
-import { canGive } from '../material/capacity.js';
+import { canGive, takingOf } from '../material/capacity.js';
 import type { StockPlant, Taking } from '../material/capacity.js';
+import type { Span } from '../season/growth.js';
 
 export interface Flush {
 	on: DayNumber;
 	pieces: number;
 }
 
+export interface FlushesOf {
+	/** Last day to take on. */
+	last: DayNumber;
+	/** When the way is open, in order, from the first day that can be taken on. */
+	open: readonly Span[];
+	stock: StockPlant;
+	gives: WayProfile['gives'];
+	takings: readonly Taking[];
+}
+
 /** Most flushes looked at: further back the work is spread thinner than anyone keeps up. */
 const MOST_FLUSHES = 4;
 
-/**
- * Takes `pieces` by the last day, in as few and as late flushes as it can. Earlier ones lie a
- * recovery apart, not before `earliest`. Null when the stock cannot give so many.
- */
-export function flushesFor(
-	pieces: number,
-	last: DayNumber,
-	earliest: DayNumber,
-	stock: StockPlant,
-	gives: WayProfile['gives'],
-	takings: readonly Taking[]
-): Flush[] | null {
-	for (let count = 1; count <= MOST_FLUSHES; count++) {
-		const first = last - (count - 1) * gives.recover_days;
-		if (first < earliest) return null;
-		const planned: Flush[] = [];
-		const taken: Taking[] = [...takings];
-		let left = pieces;
-		for (let i = 0; i < count && left > 0; i++) {
-			const on = first + i * gives.recover_days;
-			const take = Math.min(left, canGive(stock, gives, taken, on));
-			if (take <= 0) continue;
-			planned.push({ on, pieces: take });
-			taken.push({ on, pieces: take });
-			left -= take;
-		}
-		if (left === 0) return planned;
-		if (gives.uses_up) return null;
+/** The last day on or before `day` on which the way is open. */
+function openBy(open: readonly Span[], day: DayNumber): DayNumber | null {
+	let best: DayNumber | null = null;
+	for (const o of open) if (o.from <= day) best = Math.max(best ?? -Infinity, Math.min(day, o.to));
+	return best;
+}
+
+/** Days of so many flushes up to the last, each a recovery apart or more, earliest first; null where they do not fit. */
+function daysOf(count: number, { last, open, gives }: FlushesOf): DayNumber[] | null {
+	const days = [last];
+	while (days.length < count) {
+		const day = openBy(open, days[0]! - gives.recover_days);
+		if (day === null) return null;
+		days.unshift(day);
+	}
+	return days;
+}
+
+/** Takes up to `pieces` on the days given. */
+function takeOn(days: readonly DayNumber[], pieces: number, f: FlushesOf): Flush[] {
+	const taken: Taking[] = [...f.takings];
+	const planned: Flush[] = [];
+	let left = pieces;
+	for (const on of days) {
+		const take = Math.min(left, canGive(f.stock, f.gives, taken, on));
+		if (take <= 0) continue;
+		planned.push({ on, pieces: take });
+		taken.push(takingOf(f.stock, f.gives, take, on));
+		left -= take;
+	}
+	return planned;
+}
+
+const sum = (flushes: readonly Flush[]) => flushes.reduce((n, f) => n + f.pieces, 0);
+const mostTimes = (f: FlushesOf) => (f.gives.uses_up ? 1 : MOST_FLUSHES);
+
+/** Takes `pieces` by the last day, in as few and as late flushes as it can. Null when the stock cannot give so many. */
+export function flushesFor(pieces: number, f: FlushesOf): Flush[] | null {
+	for (let count = 1; count <= mostTimes(f); count++) {
+		const days = daysOf(count, f);
+		if (!days) return null;
+		const flushes = takeOn(days, pieces, f);
+		if (sum(flushes) === pieces) return flushes;
 	}
 	return null;
 }
 
-/** Most pieces the stock can give by the last day, over all flushes that fit. */
-export function mostBy(
-	last: DayNumber,
-	earliest: DayNumber,
-	stock: StockPlant,
-	gives: WayProfile['gives'],
-	takings: readonly Taking[]
-): number {
+/** The most the stock can give by the last day, over all flushes that fit. */
+export function mostBy(f: FlushesOf): number {
 	let most = 0;
-	for (let count = 1; count <= (gives.uses_up ? 1 : MOST_FLUSHES); count++) {
-		const first = last - (count - 1) * gives.recover_days;
-		if (first < earliest) break;
-		const taken: Taking[] = [...takings];
-		let sum = 0;
-		for (let i = 0; i < count; i++) {
-			const on = first + i * gives.recover_days;
-			const take = canGive(stock, gives, taken, on);
-			taken.push({ on, pieces: take });
-			sum += take;
-		}
-		most = Math.max(most, sum);
+	for (let count = 1; count <= mostTimes(f); count++) {
+		const days = daysOf(count, f);
+		if (!days) break;
+		most = Math.max(most, sum(takeOn(days, Infinity, f)));
 	}
 	return most;
 }

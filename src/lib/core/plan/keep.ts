@@ -1,5 +1,8 @@
 /** "Keep one alive through the winter": the parent under shelter, with cuttings as the insurance. */
+import type { Kind } from '../handbook/schema.js';
+import { betaOf } from '../odds/beta.js';
 import { certain } from '../odds/chain.js';
+import { bearsCold, throughWinters } from './winter.js';
 
 export interface Shelter {
 	in: string;
@@ -16,31 +19,40 @@ export interface KeepAnswer {
 	toMove: boolean;
 	/** Chance that the parent comes through. */
 	parentAlone: number;
-	/** Chance for each number of parents alive after winter. */
+	/** Chance for each number of parents alive on the day. */
 	pmf: Float64Array;
 }
 
+export interface KeepOf {
+	kind: Pick<Kind, 'winter' | 'hardiness_c'>;
+	/** Kinds of place that the garden has. */
+	available: ReadonlySet<string>;
+	/** Kind of place where the parents stand now, if known. */
+	standsIn: string | null;
+	parents: number;
+	/** Lowest night of an average winter outdoors, °C. */
+	coldestC: number;
+	/** Winters until the day they are wanted: part of one counts for its part, and from spring to autumn there is none. */
+	winters: number;
+}
+
 /**
- * What comes of the parents. One that stands in a shelter already is reckoned there; else in the best
- * of the garden's places. Parents in one place share its fate (one frost, one leak), so they are taken
- * to live or die together, the careful assumption.
- *
- * @param available kinds of place that the garden has
- * @param standsIn kind of place where the parents stand now, if known
+ * What comes of the parents. One that stands in a shelter already is reckoned there; else in the best of the garden's
+ * places. Parents in one place share its fate (one frost, one leak), so they are taken to live or die together, the
+ * careful assumption.
  */
-export function keepThrough(
-	shelters: readonly Shelter[],
-	available: ReadonlySet<string>,
-	standsIn: string | null,
-	parents: number
-): KeepAnswer {
+export function keepThrough({ kind, available, standsIn, parents, coldestC, winters }: KeepOf): KeepAnswer {
+	const { shelters } = kind.winter;
+	const chanceIn = (s: Shelter) => s.chance * (s.in === 'ground' ? bearsCold({ kind, place: 'bed', coldestC }) : 1);
 	const there = shelters.find((s) => s.in === standsIn) ?? null;
 	const usable = shelters.filter((s) => s.in === 'ground' || available.has(s.in));
-	const best = usable.reduce<Shelter | null>((a, b) => (a && a.chance >= b.chance ? a : b), null);
+	const best = usable.reduce<Shelter | null>((a, b) => (a && chanceIn(a) >= chanceIn(b) ? a : b), null);
 	const shelter = there ?? best;
 	if (!shelter || parents < 1) return { shelter, toMove: false, parentAlone: 0, pmf: certain(0) };
+	const mean = Math.min(0.999, Math.max(0.001, chanceIn(shelter)));
+	const alone = throughWinters(betaOf(mean, shelter.weight), winters);
 	const pmf = new Float64Array(parents + 1);
-	pmf[0] = 1 - shelter.chance;
-	pmf[parents] = shelter.chance;
-	return { shelter, toMove: there === null && shelter.in !== 'ground', parentAlone: shelter.chance, pmf };
+	pmf[0] = 1 - alone;
+	pmf[parents]! += alone;
+	return { shelter, toMove: there === null && shelter.in !== 'ground', parentAlone: alone, pmf };
 }

@@ -2,49 +2,55 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
 import { betaOf } from '../odds/beta.js';
-import { certain, outcome } from '../odds/chain.js';
-import { sumOf } from '../odds/sum.js';
-import { atLeast, strike } from '../odds/strike.js';
 import { worthOf } from '../evidence/evidence.js';
-import { fullYield } from '../material/index.js';
-import { plan } from './index.js';
+import { plan, plannedBatch, wantOdds } from './index.js';
 import type { PlanRequest } from './index.js';
 import { north } from '../../../testing/climates.js';
-import { kind, containers } from '../../../testing/handbook.js';
+import { kind } from '../../../testing/handbook.js';
+import { requestOf } from '../../../testing/plans.js';
 
 const lavender = kind('lavender');
 const semiRipe = lavender.ways.find((w) => w.id === 'semi-ripe')!;
 const day = dayNumber;
 
 describe('a plan', () => {
-	const request = (over: Partial<PlanRequest> = {}): PlanRequest => ({
-		kind: lavender,
-		containers,
-		stock: { count: 4, sizeCm: 50, ageYears: 4, condition: 'strong' },
-		takings: [],
-		record: {},
-		target: 15,
-		existing: certain(0),
-		due: day('2028-06-30'),
-		confidence: 0.9,
-		today: day('2027-05-20'),
-		climate: north,
-		minutesPerWeek: 120,
-		roomCm2: null,
-		...over
-	});
+	const big = { count: 20, sizeCm: 50, ageYears: 4, condition: 'strong' } as const;
+	const request = (over: Partial<PlanRequest> = {}): PlanRequest =>
+		requestOf(lavender, north, { stock: { count: 4, sizeCm: 50, ageYears: 4, condition: 'strong' }, ...over });
 
-	it('strikes the smallest number that keeps its promise, by hand from the handbook’s odds', () => {
-		const p = plan(request());
+	it('strikes the smallest number that keeps its promise, and what is promised is what the want will show', () => {
+		const r = request();
+		const p = plan(r);
 		const best = p.ways.find((w) => w.wayId === 'semi-ripe')!.best!;
-		const stages = best.stages.map((s) => semiRipe.stages.find((x) => x.to === s)!).map((s) => betaOf(s.chance, s.weight));
-		const alone = strike(stages, 15, 0.9 / best.inTime);
-		expect(alone.ok && alone.value.strike).toBe(best.strike);
-		expect(best.probability).toBeGreaterThanOrEqual(0.9);
-		expect(best.inTime * atLeast(outcome(stages, best.strike - 1), 15)).toBeLessThan(0.9);
-		expect(best.flushes.reduce((n, f) => n + f.pieces, 0)).toBe(best.strike);
+		// The want, once it is planned: a batch of its own for each strike, summed forwards.
+		const odds = (n: number) => {
+			const prepared = plannedBatch(r, semiRipe, best.on, n, r.due);
+			const means = new Map(semiRipe.stages.map((x) => [x.to, betaOf(x.chance, x.weight)] as const));
+			return wantOdds(15, [], [{ way: 'x', means, likely: means, prepared }]).probability;
+		};
+		expect(best.flushes).toEqual([{ on: best.on, pieces: best.strike }]);
+		expect(best.probability).toBeCloseTo(odds(best.strike), 9);
+		expect(best.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+		expect(odds(best.strike - 1)).toBeLessThan(0.9);
 		expect(p.lastSafe).not.toBeNull();
 		expect(best.ready.usual).toBeLessThanOrEqual(day('2028-06-30'));
+	});
+
+	it('asks for more the more alike the pieces of one batch fare', () => {
+		const n = (rho: number) => plan(request({ rho, stock: big })).ways.find((w) => w.wayId === 'semi-ripe')!.best!.strike;
+		expect(n(0.02)).toBeLessThan(n(0.1));
+		expect(n(0.1)).toBeLessThan(n(0.3));
+	});
+
+	it('what it offers instead works when it is asked for', () => {
+		for (const due of ['2027-08-01', '2027-12-01', '2028-03-01'].map(day)) {
+			const p = plan(request({ due, stock: big }));
+			for (const w of p.ways) {
+				if (w.best || !w.earliest) continue;
+				const again = plan(request({ due: w.earliest.ready, stock: big })).ways.find((x) => x.wayId === w.wayId)!;
+				expect(again.best, `${w.wayId} by ${w.earliest.ready}`).not.toBeNull();
+			}
+		}
 	});
 
 	it('asks for less when the garden’s own record is better than the handbook, and more when worse', () => {
@@ -57,9 +63,7 @@ describe('a plan', () => {
 		];
 		const bad = [{ rooted: { passed: 6, failed: 34 } }];
 		const n = (record: PlanRequest['record']) =>
-			plan(request({ record, stock: { count: 20, sizeCm: 50, ageYears: 4, condition: 'strong' } })).ways.find(
-				(w) => w.wayId === 'semi-ripe'
-			)!.best!.strike;
+			plan(request({ record, stock: big })).ways.find((w) => w.wayId === 'semi-ripe')!.best!.strike;
 		expect(n({ 'semi-ripe': worthOf(good) })).toBeLessThan(n({}));
 		expect(n({ 'semi-ripe': worthOf(bad) })).toBeGreaterThan(n({}));
 	});
@@ -80,22 +84,50 @@ describe('a plan', () => {
 		expect(w.best).toBeNull();
 		expect(w.why).toMatch(/the stock gives about \d+/);
 		expect(w.fallback!.probability).toBeLessThan(0.9);
-		expect(w.fallback!.strike).toBe(fullYield({ count: 1, sizeCm: 30, ageYears: 3, condition: 'weak' }, semiRipe.gives));
+		expect(w.fallback!.strike).toBeGreaterThan(0);
 	});
 
-	it('asks only for what is missing beside what grows already', () => {
-		const existing = outcome([betaOf(0.7, 20)], 14);
-		const stock = { count: 20, sizeCm: 50, ageYears: 4, condition: 'strong' } as const;
-		const best = plan(request({ existing, stock })).ways.find((w) => w.wayId === 'semi-ripe')!.best!;
-		const all = plan(request({ stock })).ways.find((w) => w.wayId === 'semi-ripe')!.best!;
+	it('asks only for what is missing beside what grows already, and counts that it shares its luck', () => {
+		const r = request({ stock: big });
+		const means = new Map(semiRipe.stages.map((x) => [x.to, betaOf(x.chance, x.weight)] as const));
+		const growing = [
+			{ way: 'lavender semi-ripe', means, likely: means, prepared: plannedBatch(r, semiRipe, day('2027-07-10'), 14, r.due) }
+		];
+		const best = plan(request({ growing, stock: big })).ways.find((w) => w.wayId === 'semi-ripe')!.best!;
+		const all = plan(r).ways.find((w) => w.wayId === 'semi-ripe')!.best!;
 		expect(best.strike).toBeLessThan(all.strike);
-		const stages = best.stages.map((s) => semiRipe.stages.find((x) => x.to === s)!).map((s) => betaOf(s.chance, s.weight));
-		// By hand: the sum of both reaches the target as surely as asked, and with one less it does not.
-		const reach = (n: number) =>
-			best.inTime * atLeast(sumOf(existing, outcome(stages, n)), 15) + (1 - best.inTime) * atLeast(existing, 15);
-		expect(reach(best.strike)).toBeGreaterThanOrEqual(0.9 - 1e-5);
-		expect(reach(best.strike - 1)).toBeLessThan(0.9);
-		expect(best.probability).toBeCloseTo(reach(best.strike), 4);
+		const again = wantOdds(
+			15,
+			[],
+			[
+				...growing,
+				{ way: 'lavender semi-ripe', means, likely: means, prepared: plannedBatch(r, semiRipe, best.on, best.strike, r.due) }
+			]
+		);
+		expect(best.probability).toBeCloseTo(again.probability, 9);
+		expect(best.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+	});
+
+	it('a bush gives in several years what it cannot give in one', () => {
+		// 96 at a time do not do for 60 by the first autumn, but two summers' do for the second.
+		const one = { count: 1, sizeCm: 50, ageYears: 4, condition: 'strong' } as const;
+		const late = plan(request({ target: 20, stock: one, due: day('2029-10-15') })).ways.find(
+			(w) => w.wayId === 'semi-ripe'
+		)!.best!;
+		expect(late.flushes.length).toBeGreaterThan(1);
+		for (let i = 1; i < late.flushes.length; i++)
+			expect(late.flushes[i]!.on - late.flushes[i - 1]!.on).toBeGreaterThanOrEqual(semiRipe.gives.recover_days);
+		expect(late.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+	});
+
+	it('finds the number even when it is many times the target', () => {
+		const poor = {
+			...lavender,
+			ways: [{ ...semiRipe, stages: semiRipe.stages.map((x) => (x.to === 'rooted' ? { ...x, chance: 0.2, weight: 30 } : x)) }]
+		};
+		const w = plan(requestOf(poor, north, { confidence: 0.95, stock: { ...big, count: 60 } })).ways[0]!;
+		expect(w.best!.strike).toBeGreaterThan(15 * 10);
+		expect(w.best!.probability).toBeGreaterThanOrEqual(0.95 - 1e-9);
 	});
 
 	it('names what binds', () => {

@@ -1,23 +1,29 @@
 /** Every way and date by which a want can be met from a stock, the best of each way, and the last safe day. */
 import type { DayNumber } from '../dates.js';
 import type { Container, Kind, StageName, WayProfile } from '../handbook/schema.js';
-import { stageOdds } from '../evidence/evidence.js';
-import type { Tallies } from '../evidence/evidence.js';
-import type { StockPlant, Taking } from '../material/capacity.js';
+import type { Tallies } from '../evidence/tally.js';
 import { fullYield } from '../material/capacity.js';
-import type { Beta } from '../odds/beta.js';
-import { expected, outcome, reachWith } from '../odds/chain.js';
+import type { StockPlant, Taking } from '../material/capacity.js';
+import { meanChance, summaryOf } from '../odds/belief.js';
+import type { Belief } from '../odds/belief.js';
+import { backward, missingFrom, ruleOf } from '../odds/chain.js';
+import { atomRule, before } from '../odds/kernel.js';
 import { atLeast, meanCount, MOST_STRUCK, quantilesOf, smallestReaching } from '../odds/strike.js';
-import { sumOf } from '../odds/sum.js';
 import type { Quantiles } from '../odds/strike.js';
-import type { Climate } from '../season/climate.js';
-import { openings } from '../season/windows.js';
+import { sumOf } from '../odds/sum.js';
+import type { Season } from '../season/season.js';
+import { calendarClock, growthClock } from './clock.js';
+import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
 import type { Effort } from './effort.js';
 import { flushesFor, mostBy } from './flushes.js';
-import type { Flush } from './flushes.js';
-import { chanceInTime, walk } from './walk.js';
-import type { Walk } from './walk.js';
+import type { Flush, FlushesOf } from './flushes.js';
+import { chancesOf, prepare } from './forecast.js';
+import type { Prepared } from './forecast.js';
+import { walk } from './walk.js';
+import type { Walk, Year } from './walk.js';
+import { countsTogether, hangsOn, wantOdds } from './wantOdds.js';
+import type { WantBatch } from './wantOdds.js';
 
 export interface PlanRequest {
 	kind: Kind;
@@ -26,14 +32,21 @@ export interface PlanRequest {
 	takings: readonly Taking[];
 	/** What this garden's batches of the kind are worth as evidence, by the way's id. */
 	record: Readonly<Record<string, Tallies>>;
+	/** Correlation within a batch. */
+	rho: number;
 	target: number;
-	/** Chance for each number that what grows or is planned already brings by the due day. */
-	existing: Float64Array;
+	/** What grows or is planned for the want already, and counts from elsewhere. */
+	growing: readonly WantBatch[];
+	others: readonly Float64Array[];
 	due: DayNumber;
 	confidence: number;
 	today: DayNumber;
-	climate: Climate;
+	/** The usual season, and the years that may come for this kind. */
+	season: Season;
+	years: readonly Year[];
 	minutesPerWeek: number;
+	/** Minutes a week that the garden asks for already. */
+	busyMinutes: number;
 	/** Free room of all places together, cm²; null when no place has a size. */
 	roomCm2: number | null;
 }
@@ -44,7 +57,7 @@ export interface PlanOption {
 	on: DayNumber;
 	flushes: Flush[];
 	strike: number;
-	/** Chance that the target stands in the ground by the due day. */
+	/** Chance that the target stands in the ground by the due day: what the want will show once this is planned. */
 	probability: number;
 	inTime: number;
 	mean: number;
@@ -54,6 +67,8 @@ export interface PlanOption {
 	effort: Effort;
 	buying: number;
 	inBest: boolean;
+	/** The figure that its odds hang on most: the stage, its mean, what that is worth in counted pieces, and its source. */
+	hinge: { stage: StageName; chance: number; weight: number; src: string } | null;
 	/** What speaks against it, in sentences. */
 	binds: { code: 'minutes' | 'room' | 'flushes' | 'thin'; sentence: string }[];
 }
@@ -83,149 +98,295 @@ export interface Plan {
 const STEP = 4;
 /** How far the search goes on past the due day for what could be had instead. */
 const BEYOND = 3 * 366;
+/** What an hour of a gardener's own time is held against money at, in the garden's currency. Own judgement. */
+const HOUR_WORTH = 12;
+/** Outside the best of the window the work counts a third more, and a hundredth more a day; of days alike the earlier is taken, for a second try. Own judgement. */
+const RELUCTANCE = { outside: 1.33, perDayAway: 0.01, perDayLater: 0.003 };
+/** An option that something speaks against comes after all that nothing does. */
+const BOUND = 1e6;
+/** Shares of a batch that must be ready on a day that is offered instead, tried in turn. */
+const READY_SHARES = [0.9, 0.97, 0.995] as const;
+
+/** The whole of what an option asks, in money. */
+const priceOf = (o: PlanOption): number => o.binds.length * BOUND + (o.effort.minutes / 60) * HOUR_WORTH + o.effort.cost;
 
 export function plan(request: PlanRequest): Plan {
 	const ways = request.kind.ways.map((way) => outlook(way, request));
-	const effort = (w: WayOutlook) => (w.best ? w.best.binds.length * 1e6 + w.best.effort.minutes + w.best.effort.cost : Infinity);
-	ways.sort((a, b) => effort(a) - effort(b) || (b.fallback?.probability ?? 0) - (a.fallback?.probability ?? 0));
+	const price = (w: WayOutlook) => (w.best ? priceOf(w.best) : Infinity);
+	ways.sort((a, b) => price(a) - price(b) || (b.fallback?.probability ?? 0) - (a.fallback?.probability ?? 0));
 	const safe = ways.flatMap((w) => (w.lastSafe === null ? [] : [w.lastSafe]));
 	return { ways, lastSafe: safe.length ? Math.max(...safe) : null };
 }
 
-/** The stages' odds as this garden knows them. */
-export function oddsOfWay(way: Pick<WayProfile, 'stages' | 'id'>, record: PlanRequest['record']): Map<StageName, Beta> {
-	return new Map(way.stages.map((s) => [s.to, stageOdds(s, record[way.id] ?? {})]));
+/** The odds of a new batch of a way in this garden. */
+export const oddsOfWay = (
+	way: Pick<WayProfile, 'stages' | 'id'>,
+	r: Pick<PlanRequest, 'record' | 'rho'>
+): Map<StageName, Belief> => beliefsOf(way, r.record[way.id] ?? {}, r.rho);
+
+/** A way's part of the request, worked out once for all its dates. */
+interface Search {
+	r: PlanRequest;
+	way: WayProfile;
+	odds: Map<StageName, Belief>;
+	/** Chance of the target for n pieces that all come in time, by how winter is reckoned; up to `most` pieces. */
+	tables: { withWinter: Float64Array; without: Float64Array };
+	most: number;
+	/** Thinned tables already reckoned, by their shares. */
+	known: Map<string, Float64Array>;
+	open: { from: DayNumber; to: DayNumber; bestFrom: DayNumber; bestTo: DayNumber }[];
+}
+
+/** A new batch struck on a day, its times walked out. */
+export function plannedBatch(r: PlanRequest, way: WayProfile, on: DayNumber, pieces: number, due: DayNumber | null): Prepared {
+	const rooting = way.stages.find((s) => s.to === 'rooted');
+	return prepare({
+		kind: r.kind,
+		way,
+		standing: { cohorts: [{ stage: 'unrooted', count: pieces, since: on, aliveOn: on }], planted: 0, struckOn: on },
+		odds: oddsOfWay(way, r),
+		rooting: null,
+		clock: rooting?.grows === 'season' ? growthClock(on, r.season) : calendarClock(on),
+		today: Math.max(r.today, on),
+		due,
+		years: r.years,
+		season: r.season
+	});
+}
+
+/** Size of the table: as many as the surest date asks for, so far as that is a home's work. */
+function tablesFor(
+	r: PlanRequest,
+	odds: ReadonlyMap<StageName, Belief>,
+	existing: Float64Array
+): Pick<Search, 'tables' | 'most'> {
+	const chance = [...odds.values()].reduce((p, b) => p * meanChance(b), 1);
+	let most = Math.min(MOST_STRUCK, Math.max(24, Math.ceil((r.target / chance) * 2.5) + 12));
+	const others = [...odds].flatMap(([stage, b]) => (stage === 'wintered' ? [] : [b]));
+	const winter = odds.get('wintered');
+	for (;;) {
+		const without = backward(others, missingFrom(existing, r.target, most));
+		const withWinter = winter ? before(without, ruleOf(winter, most)) : without;
+		if (most >= MOST_STRUCK || smallestReaching(withWinter, r.confidence) !== null)
+			return { tables: { withWinter, without }, most };
+		most = Math.min(MOST_STRUCK, most * 2);
+	}
+}
+
+/** Chance of the target by how many are struck, for a batch with these times. */
+function tableOf(s: Search, p: Prepared): Float64Array {
+	const { whole, atoms } = chancesOf(p, s.odds);
+	const base = whole ? s.tables.withWinter : s.tables.without;
+	const only = atoms.length === 1 ? atoms[0]! : null;
+	if (only && only.q >= 1) return base;
+	const key = `${whole} ${atoms.map((a) => `${a.w.toFixed(6)}:${a.q.toFixed(6)}`).join()}`;
+	let table = s.known.get(key);
+	if (!table) s.known.set(key, (table = before(base, atomRule(atoms))));
+	return table;
 }
 
 function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
-	const odds = oddsOfWay(way, r.record);
-	const tables = new Map<string, Float64Array>();
-	// Without anything new: then more pieces need only lift the odds from here.
-	const alone = atLeast(r.existing, r.target);
-	const stagesOf = (w: Walk) => w.steps.map((s) => s.stage.to);
-	const betas = (stages: readonly StageName[]) => stages.map((s) => odds.get(s)!);
-	const chanceAll = expected([...odds.values()], 1);
-	const most = Math.min(MOST_STRUCK, Math.max(24, Math.ceil((r.target / chanceAll) * 2.5) + 12));
-	const tableFor = (stages: readonly StageName[]) => {
-		const key = stages.join();
-		let table = tables.get(key);
-		if (!table) tables.set(key, (table = reachWith(r.existing, betas(stages), r.target, most)));
-		return table;
-	};
-	/** Chance of the target when n are struck and in time with chance inTime. */
-	const chance = (table: Float64Array, n: number, inTime: number) => inTime * table[n]! + (1 - inTime) * alone;
-	const smallest = (table: Float64Array, inTime: number) =>
-		inTime <= 0 ? null : smallestReaching(table, (r.confidence - (1 - inTime) * alone) / inTime);
-	const walkFrom = (on: DayNumber, q: number) => walk(r.kind, way, on, q, r.climate);
-
-	const result: WayOutlook = {
-		wayId: way.id,
-		best: null,
-		lastSafe: null,
-		curve: [],
-		why: null,
-		fallback: null,
-		earliest: null
-	};
+	const odds = oddsOfWay(way, r);
+	const existing = r.others.reduce(sumOf, countsTogether(r.growing));
 	const horizon = Math.max(r.due, r.today) + BEYOND;
-	let bestScore = Infinity;
-	let opened = false;
-	for (const window of openings(way.window, r.today, horizon, r.climate)) {
-		const first = Math.max(window.opens, r.today);
-		for (let on = first; on <= window.closes; on += STEP) {
-			if (on > r.due && result.earliest) return finish();
-			const usual = walkFrom(on, 0.5);
+	const open = r.season
+		.openings(way.window, r.today, horizon)
+		.map((o) => ({ from: Math.max(o.opens, r.today), to: o.closes, bestFrom: o.bestFrom, bestTo: o.bestTo }));
+	const s: Search = { r, way, odds, known: new Map(), open, ...tablesFor(r, odds, existing) };
+	const result: WayOutlook = { wayId: way.id, best: null, lastSafe: null, curve: [], why: null, fallback: null, earliest: null };
+	const candidates: Candidate[] = [];
+	for (const window of open)
+		for (let on = window.from; on <= window.to; on += STEP) {
+			if (on > r.due && result.earliest) break;
+			const usual = walkFrom(s, on);
 			if (!usual) continue;
-			opened = true;
-			const stages = stagesOf(usual);
-			const table = tableFor(stages);
-			const stockMost = mostBy(on, first, r.stock, way.gives, r.takings);
-			if (!result.earliest) {
-				const n = smallest(table, 1);
-				const slow = walkFrom(on, 0.9);
-				if (n !== null && slow && n <= stockMost) result.earliest = { on, strike: n, ready: slow.planted };
-			}
+			const flushes: FlushesOf = { last: on, open, stock: r.stock, gives: way.gives, takings: r.takings };
+			const stockMost = mostBy(flushes);
+			result.earliest ??= earliestFrom(s, on, flushes, stockMost);
 			if (on > r.due) continue;
-			const inTime = chanceInTime((q) => walkFrom(on, q)?.planted ?? null, r.due);
-			const strike = smallest(table, inTime);
-			result.curve.push({ on, strike, canGive: stockMost, inTime });
-			considerFallback(on, inTime, table, stockMost, stages);
-			const flushes = strike === null ? null : flushesFor(strike, on, first, r.stock, way.gives, r.takings);
-			if (strike === null || flushes === null) continue;
-			const effort = effortOf(usual, odds, strike, r.containers);
-			const inBest = on >= window.bestFrom && on <= window.bestTo;
-			result.lastSafe = on;
-			const binds = bindings(effort, flushes);
-			// Outside the best of the window the work counts a third more, and a hundredth more for each day
-			// away from it; of days alike the earlier is taken, for it leaves room for a second try.
-			const away = Math.max(0, window.bestFrom - on, on - window.bestTo);
-			const reluctance = (inBest ? 1 : 1.33) + away * 0.01 + (on - first) * 0.003;
-			const score = (binds.length * 1e6 + effort.minutes + effort.cost) * reluctance;
-			if (score < bestScore - 1e-9) {
-				bestScore = score;
-				const pmf = sumOf(r.existing, outcome(betas(stages), strike));
-				result.best = {
-					wayId: way.id,
-					on,
-					flushes,
-					strike,
-					probability: chance(table, strike, inTime),
-					inTime,
-					mean: meanCount(pmf),
-					quantiles: quantilesOf(pmf),
-					ready: {
-						quick: walkFrom(on, 0.1)?.planted ?? usual.planted,
-						usual: usual.planted,
-						slow: walkFrom(on, 0.9)?.planted ?? usual.planted
-					},
-					stages,
-					effort,
-					buying: r.target * r.kind.price.v,
-					inBest,
-					binds
-				};
-			}
+			considerDate(s, result, candidates, { on, usual, flushes, stockMost, window });
 		}
-	}
-	return finish();
-
-	function considerFallback(on: DayNumber, inTime: number, table: Float64Array, stockMost: number, stages: StageName[]) {
-		const struck = Math.min(stockMost, most);
-		if (struck <= 0 || inTime <= 0) return;
-		const probability = chance(table, struck, inTime);
-		// Where the target is out of reach the dates still differ in what they usually leave.
-		const worth = probability + 1e-6 * inTime * expected(betas(stages), struck);
-		const before = result.fallback;
-		if (before && worth <= before.probability + 1e-6 * before.usually) return;
-		result.fallback = { on, strike: struck, probability, usually: inTime * expected(betas(stages), struck) };
-	}
-
-	function bindings(effort: Effort, flushes: Flush[]): PlanOption['binds'] {
-		const binds: PlanOption['binds'] = [];
-		if (effort.peakMinutesPerWeek > r.minutesPerWeek)
-			binds.push({
-				code: 'minutes',
-				sentence: `Asks ${Math.round(effort.peakMinutesPerWeek)} minutes a week at its height; you give ${r.minutesPerWeek}.`
-			});
-		if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
-			binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have.' });
-		if (flushes.length > 1) binds.push({ code: 'flushes', sentence: `The stock gives it in ${flushes.length} goes only.` });
-		return binds;
-	}
-
-	function finish(): WayOutlook {
-		if (result.best) return result;
-		const full = fullYield(r.stock, way.gives);
-		if (!opened) result.why = 'Its window does not open here before then.';
-		else if (result.curve.length === 0) result.why = 'Its window opens only after the day you want them.';
-		else if (result.curve.every((c) => c.strike === null && c.inTime <= r.confidence))
-			result.why = 'Struck at any date still open, they would not be ready as surely as you ask.';
-		else if (result.curve.every((c) => c.strike === null))
-			result.why = 'Too little is known of this way to be so sure, however many you strike.';
-		else {
-			const least = Math.min(...result.curve.flatMap((c) => (c.strike === null ? [] : [c.strike])));
-			result.why = `It takes ${least}; the stock gives about ${full} at a time.`;
-		}
-		return result;
-	}
+	settle(s, result, candidates);
+	if (!result.best) result.why = whyNot(s, result);
+	return result;
 }
+
+const walkFrom = (s: Search, on: DayNumber): Walk | null => walk({ kind: s.r.kind, way: s.way, start: on, season: s.r.season });
+
+interface DateFacts {
+	on: DayNumber;
+	usual: Walk;
+	flushes: FlushesOf;
+	stockMost: number;
+	window: Search['open'][number];
+}
+
+interface Candidate {
+	on: DayNumber;
+	strike: number;
+	flushes: Flush[];
+	usual: Walk;
+	prepared: Prepared;
+	window: Search['open'][number];
+	score: number;
+}
+
+/** One date: how many it takes, whether they are to be had, and the most that could be had otherwise. */
+function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], d: DateFacts): void {
+	const { r, way } = s;
+	const p = plannedBatch(r, way, d.on, 1, r.due);
+	const table = tableOf(s, p);
+	const strike = smallestReaching(table, r.confidence);
+	result.curve.push({ on: d.on, strike, canGive: d.stockMost, inTime: p.inTime });
+	const most = Math.min(d.stockMost, s.most);
+	if (most > 0 && p.inTime > 0) considerFallback(s, result, d, p, table, most);
+	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
+	if (strike === null || flushes === null) return;
+	result.lastSafe = d.on;
+	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, containers: r.containers });
+	const binds = bindings(r, effort, flushes);
+	const { bestFrom, bestTo, from } = d.window;
+	const inBest = d.on >= bestFrom && d.on <= bestTo;
+	const away = Math.max(0, bestFrom - d.on, d.on - bestTo);
+	const reluctance = (inBest ? 1 : RELUCTANCE.outside) + away * RELUCTANCE.perDayAway + (d.on - from) * RELUCTANCE.perDayLater;
+	const score = (binds.length * BOUND + (effort.minutes / 60) * HOUR_WORTH + effort.cost) * reluctance;
+	candidates.push({ on: d.on, strike, flushes, usual: d.usual, prepared: p, window: d.window, score });
+}
+
+function considerFallback(s: Search, result: WayOutlook, d: DateFacts, p: Prepared, table: Float64Array, struck: number): void {
+	const probability = table[struck]!;
+	const { atoms, whole } = chancesOf(p, s.odds);
+	const share = atoms.reduce((sum, a) => sum + a.w * a.q, 0);
+	const stages = [...s.odds].filter(([stage]) => stage !== 'wintered' || whole).map(([, b]) => meanChance(b));
+	const usually = struck * share * stages.reduce((a, b) => a * b, 1);
+	// Where the target is out of reach the dates still differ in what they usually leave.
+	const worth = probability + 1e-6 * usually;
+	const had = result.fallback;
+	if (had && worth <= had.probability + 1e-6 * had.usually) return;
+	result.fallback = { on: d.on, strike: struck, probability, usually };
+}
+
+/** The first day by which it could be had as surely as asked, struck on a day; what is offered is tried as if it were asked. */
+function earliestFrom(s: Search, on: DayNumber, flushes: FlushesOf, stockMost: number): WayOutlook['earliest'] {
+	const ever = plannedBatch(s.r, s.way, on, 1, null);
+	const least = smallestReaching(tableOf(s, ever), s.r.confidence);
+	if (least === null || least > stockMost || !ever.usual()) return null;
+	for (const share of READY_SHARES) {
+		const ready = ever.plantedBy(share);
+		if (ready === null) continue;
+		const strike = smallestReaching(tableOf(s, plannedBatch(s.r, s.way, on, 1, ready)), s.r.confidence);
+		if (strike !== null && strike <= stockMost && flushesFor(Math.max(1, strike), flushes)) return { on, strike, ready };
+	}
+	return null;
+}
+
+function bindings(r: PlanRequest, effort: Effort, flushes: readonly Flush[]): PlanOption['binds'] {
+	const binds: PlanOption['binds'] = [];
+	const free = Math.max(0, r.minutesPerWeek - r.busyMinutes);
+	if (effort.peakMinutesPerWeek > free)
+		binds.push({
+			code: 'minutes',
+			sentence: `Asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
+		});
+	if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
+		binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have free.' });
+	if (flushes.length > 1)
+		binds.push({
+			code: 'flushes',
+			sentence: `The stock gives it only in ${flushes.length} goes, with time to grow back between.`
+		});
+	return binds;
+}
+
+/** Candidates weighed to the end: the best whose promise holds when it is reckoned as the want will be. */
+const MOST_TRIED = 3;
+/** More pieces on top, tried in turn, where several strikes or what grows already make the sum another than the table's. */
+const MOST_STEPS = 6;
+
+function settle(s: Search, result: WayOutlook, candidates: Candidate[]): void {
+	candidates.sort((a, b) => a.score - b.score || a.on - b.on);
+	for (const c of candidates.slice(0, MOST_TRIED)) {
+		const option = optionOf(s, c);
+		if (!option) continue;
+		result.best = option;
+		return;
+	}
+	// None keeps its word as it stands: then none is safe.
+	if (candidates.length > 0) result.lastSafe = null;
+}
+
+/** The option as the want will reckon it once it is planned: every strike a batch of its own, beside what grows already. */
+function optionOf(s: Search, c: Candidate): PlanOption | null {
+	const { r, way } = s;
+	let strike = Math.max(1, c.strike);
+	let flushes: Flush[] | null = c.flushes;
+	for (let step = 0; step < MOST_STEPS && flushes !== null; step++) {
+		const batches = [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))];
+		const odds = wantOdds(r.target, r.others, batches);
+		if (odds.probability >= r.confidence - 1e-9) {
+			const effort = effortOf({ walk: c.usual, odds: s.odds, struck: strike, containers: r.containers });
+			return {
+				wayId: way.id,
+				on: c.on,
+				flushes,
+				strike,
+				probability: odds.probability,
+				inTime: c.prepared.inTime,
+				mean: odds.mean,
+				quantiles: odds.quantiles,
+				ready: c.prepared.dates() ?? { quick: c.usual.planted, usual: c.usual.planted, slow: c.usual.planted },
+				stages: c.usual.steps.map((x) => x.stage.to),
+				effort,
+				buying: r.target * r.kind.price.v,
+				inBest: c.on >= c.window.bestFrom && c.on <= c.window.bestTo,
+				hinge: hingeOf(s, flushes.at(-1)!),
+				binds: bindings(r, effort, flushes)
+			};
+		}
+		strike += Math.max(1, Math.ceil(strike * 0.04));
+		flushes = flushesFor(strike, { last: c.on, open: s.open, stock: r.stock, gives: way.gives, takings: r.takings });
+	}
+	return null;
+}
+
+/** What an option's odds hang on most, with what its figure rests on. */
+function hingeOf(s: Search, f: Flush): PlanOption['hinge'] {
+	const prepared = plannedBatch(s.r, s.way, f.on, f.pieces, s.r.due);
+	const ahead = s.way.stages.map((x) => ({ stage: x.to, odds: summaryOf(s.odds.get(x.to)!) }));
+	const rest = s.r.others.reduce(sumOf, countsTogether(s.r.growing));
+	const hinge = hangsOn(Math.min(s.r.target, f.pieces), [rest], [{ prepared, ahead }]);
+	const stage = hinge && s.way.stages.find((x) => x.to === hinge.stage);
+	if (!stage) return null;
+	const { alpha, beta } = s.odds.get(stage.to)!;
+	return { stage: stage.to, chance: alpha / (alpha + beta), weight: alpha + beta, src: stage.src };
+}
+
+function wantBatchOf(s: Search, f: Flush): WantBatch {
+	const means = oddsOfWay(s.way, s.r);
+	return {
+		way: `${s.r.kind.id} ${s.way.id}`,
+		means,
+		likely: means,
+		prepared: plannedBatch(s.r, s.way, f.on, f.pieces, s.r.due)
+	};
+}
+
+function whyNot(s: Search, result: WayOutlook): string {
+	const { r, way } = s;
+	if (s.open.length === 0) return 'Its window does not open here before then.';
+	if (result.curve.length === 0) return 'Its window opens only after the day you want them.';
+	if (result.curve.every((c) => c.strike === null && c.inTime < 0.5))
+		return 'Struck on any day still open, most of them would not be ready in time.';
+	if (result.curve.every((c) => c.strike === null))
+		return 'You can’t be that sure of having them by then, however many you strike: too much hangs on things that hit a whole batch.';
+	const least = Math.min(...result.curve.flatMap((c) => (c.strike === null ? [] : [c.strike])));
+	return `It takes ${least}; the stock gives about ${fullYield(r.stock, way.gives, r.today)} at a time.`;
+}
+
+/** Chance that the target stands by itself, without anything new. */
+export const aloneOf = (
+	r: Pick<PlanRequest, 'growing' | 'others' | 'target'>
+): { probability: number; mean: number; quantiles: Quantiles } => {
+	const pmf = r.others.reduce(sumOf, countsTogether(r.growing));
+	return { probability: atLeast(pmf, r.target), mean: meanCount(pmf), quantiles: quantilesOf(pmf) };
+};

@@ -1,24 +1,10 @@
 /** A batch's way through the seasons: when each stage is reached, from strike to the ground. */
-import quantileOfNormal from '@stdlib/stats-base-dists-normal-quantile';
 import type { DayNumber } from '../dates.js';
 import type { Kind, Stage, StageName, WayProfile } from '../handbook/schema.js';
-import { afterGrowth, wintersBetween } from '../season/growth.js';
-import type { Climate } from '../season/climate.js';
-import { openings } from '../season/windows.js';
-
-/** The low and high days of the handbook are 1 in 10 and 9 in 10. */
-const Z90 = quantileOfNormal(0.9, 0, 1);
-
-/**
- * Days of a stage when luck stands at q (0–1, high = slow): log-normal on either side of the usual,
- * through the low, usual and high figures.
- */
-export function stageDays([low, usual, high]: Stage['days'], q: number): number {
-	if (usual <= 0) return Math.round(high * Math.max(0, q * 2 - 1));
-	const z = quantileOfNormal(q, 0, 1);
-	const reach = z < 0 ? Math.log(usual / Math.max(low, usual / 20)) : Math.log(Math.max(high, usual) / usual);
-	return Math.round(usual * Math.exp((z / Z90) * reach));
-}
+import { daysAt, durationOf } from '../odds/durations.js';
+import { woreOn } from '../season/season.js';
+import type { Season } from '../season/season.js';
+import type { Span } from '../season/growth.js';
 
 export interface Step {
 	stage: Stage;
@@ -33,11 +19,14 @@ export interface Walk {
 	planted: DayNumber;
 }
 
-/** First day from `day` on which the kind may be planted out here; null if none within four years. */
-export function plantingDay(kind: Pick<Kind, 'plant_out'>, day: DayNumber, climate: Climate): DayNumber | null {
+/** Farther ahead than this nothing is planted. */
+export const FURTHEST_DAYS = 6 * 366;
+
+/** First day from `day` on which the kind may be planted out; null if none within four years. */
+export function plantingDay(kind: Pick<Kind, 'plant_out'>, day: DayNumber, season: Season): DayNumber | null {
 	let best: DayNumber | null = null;
 	for (const rule of kind.plant_out)
-		for (const window of openings(rule, day, day + 4 * 366, climate)) {
+		for (const window of season.openings(rule, day, day + 4 * 366)) {
 			const on = Math.max(day, window.opens);
 			if (on <= window.closes && (best === null || on < best)) best = on;
 			if (window.opens > day) break;
@@ -45,35 +34,98 @@ export function plantingDay(kind: Pick<Kind, 'plant_out'>, day: DayNumber, clima
 	return best;
 }
 
-/**
- * Walks a batch from a day on. `q` sets the luck of all stages together: slow seasons are slow for
- * everything, so the stages are taken to move as one, which is the careful side for "in time".
- * `reached` leaves out what has been passed already; winters before `aliveOn`, when the pieces were last counted, are behind.
- */
-export function walk(
-	kind: Pick<Kind, 'plant_out'>,
-	way: Pick<WayProfile, 'stages'>,
-	start: DayNumber,
-	q: number,
-	climate: Climate,
-	reached: StageName | null = null,
-	aliveOn: DayNumber | null = null
-): Walk | null {
-	const passed = reached === null ? -1 : way.stages.findIndex((s) => s.to === reached);
+/** A season's rests and plantings in plain lists, read off once: a forecast asks them some thousand times. */
+export interface Year {
+	rests: readonly Span[];
+	plantings: readonly Span[];
+}
+
+export function yearOfSeason(season: Season, kind: Pick<Kind, 'plant_out'>, from: DayNumber): Year {
+	const to = from + FURTHEST_DAYS + 2 * 366;
+	const plantings = kind.plant_out.flatMap((rule) =>
+		season.openings(rule, from, to).map((o) => ({ from: o.opens, to: o.closes }))
+	);
+	return {
+		rests: season.standstills(from - 366, to),
+		plantings: plantings.sort((a, b) => a.from - b.from || a.to - b.to)
+	};
+}
+
+/** The day on which so many days of growth are done. */
+export function grownBy(y: Year, start: DayNumber, days: number): DayNumber {
+	let day = start;
+	let left = days;
+	for (const rest of y.rests) {
+		if (rest.to <= day) continue;
+		if (day + left < rest.from) break;
+		left -= Math.max(0, rest.from - day);
+		if (left <= 0) return rest.from;
+		day = rest.to;
+	}
+	return day + left;
+}
+
+/** First day from `day` on which it may be planted; null if there is none within four years. */
+export function plantedFrom(y: Year, day: DayNumber): DayNumber | null {
+	let best: DayNumber | null = null;
+	for (const p of y.plantings) {
+		if (best !== null && p.from >= best) break;
+		if (p.to >= day) best = Math.min(best ?? Infinity, Math.max(day, p.from));
+	}
+	return best !== null && best <= day + 4 * 366 ? best : null;
+}
+
+/** Winters between two days, part of one counting for its part. */
+export function wintersOf(y: Year, from: DayNumber, to: DayNumber): number {
+	let winters = 0;
+	for (const rest of y.rests) {
+		if (rest.to <= from) continue;
+		if (rest.from >= to) break;
+		winters += woreOn(rest, to) - woreOn(rest, from);
+	}
+	return winters;
+}
+
+export interface WalkFrom {
+	kind: Pick<Kind, 'plant_out'>;
+	way: Pick<WayProfile, 'stages'>;
+	start: DayNumber;
+	season: Season;
+	/** Leaves out what has been passed already. */
+	reached?: StageName | null;
+	/** Winters before the pieces were last counted are behind. */
+	aliveOn?: DayNumber | null;
+	/** The same luck for all stages, standard normal; 0 the usual. */
+	luck?: number;
+	/** Nothing ahead is done before this day. */
+	today?: DayNumber;
+	/** Day on which the pieces root, where that is known better than from the handbook's days. */
+	rootedOn?: DayNumber | null;
+}
+
+/** The usual way of pieces from a day on: what is shown and what work is reckoned by. Null if it is never planted. */
+export function walk(w: WalkFrom): Walk | null {
+	const { kind, way, start, season, luck = 0, today = -Infinity, rootedOn = null } = w;
+	const year = yearOfSeason(season, kind, start - 366);
+	const passed = w.reached == null ? -1 : way.stages.findIndex((s) => s.to === w.reached);
 	const ahead = way.stages.slice(passed + 1).filter((s) => s.to !== 'wintered' && s.to !== 'planted');
 	const steps: Step[] = [];
 	let day = start;
 	for (const stage of ahead) {
-		const days = stageDays(stage.days, q);
-		const to = stage.grows === 'always' ? day + days : afterGrowth(day, days, climate);
+		const days = Math.round(daysAt(durationOf(stage.days), luck));
+		const done = stage.grows === 'always' ? day + days : grownBy(year, day, days);
+		const to = Math.max(today, stage.to === 'rooted' && rootedOn !== null ? rootedOn : done);
 		steps.push({ stage, from: day, to });
 		day = to;
 	}
-	const planted = plantingDay(kind, day, climate);
+	const planted = plantedFrom(year, Math.max(day, today));
 	if (planted === null) return null;
 	const winter = way.stages.find((s) => s.to === 'wintered');
+	const behind = Math.max(start, w.aliveOn ?? start);
 	if (winter)
-		for (const rest of wintersBetween(Math.max(start, aliveOn ?? start), planted, climate)) {
+		for (const rest of year.rests) {
+			const middle = (rest.from + rest.to) / 2;
+			if (middle < behind || middle > planted) continue;
 			const to = Math.min(rest.to, planted);
 			const at = steps.findIndex((s) => s.to > to);
 			steps.splice(at < 0 ? steps.length : at, 0, { stage: winter, from: Math.max(start, rest.from), to });
@@ -81,22 +133,4 @@ export function walk(
 	const last = way.stages.find((s) => s.to === 'planted');
 	if (last) steps.push({ stage: last, from: planted, to: planted });
 	return { steps, planted };
-}
-
-/** Chance that the batch can be planted by the due day (0–1), to a hundredth. */
-export function chanceInTime(plantedAt: (q: number) => DayNumber | null, due: DayNumber): number {
-	const fits = (q: number) => {
-		const day = plantedAt(q);
-		return day !== null && day <= due;
-	};
-	if (!fits(0.01)) return 0;
-	if (fits(0.99)) return 1;
-	let low = 1;
-	let high = 99;
-	while (high - low > 1) {
-		const mid = (low + high) >> 1;
-		if (fits(mid / 100)) low = mid;
-		else high = mid;
-	}
-	return low / 100;
 }

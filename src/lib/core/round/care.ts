@@ -2,10 +2,10 @@
 import { dayNumber } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import type { CareRule, Container, Kind, WayProfile } from '../handbook/schema.js';
-import { inHand } from '../ledger/foldBatch.js';
-import type { Batch } from '../ledger/foldBatch.js';
+import { inHand } from '../ledger/batch.js';
+import type { Batch } from '../ledger/batch.js';
 import type { Climate } from '../season/climate.js';
-import { hasWinter, nextStandstill } from '../season/growth.js';
+import { nextStandstill } from '../season/growth.js';
 import { asksFrom } from './marks.js';
 import type { Marks } from './marks.js';
 import type { SkyOf } from './sky.js';
@@ -51,7 +51,8 @@ const stateOf = (b: Batch): 'unrooted' | 'rooted' | 'potted' =>
 
 /** The day since which the batch is in its present state. */
 function since(b: Batch): DayNumber {
-	return dayNumber(stateOf(b) === 'unrooted' ? (b.struckOn ?? b.since!) : (b.since ?? b.struckOn!));
+	const at = b.cohorts.filter((c) => c.stage === stateOf(b)).map((c) => dayNumber(c.since));
+	return at.length ? Math.max(...at) : dayNumber(b.struckOn!);
 }
 
 function applies(rule: CareRule, s: CareSetting, cover: string, container: Container | null, day: DayNumber): boolean {
@@ -62,8 +63,8 @@ function applies(rule: CareRule, s: CareSetting, cover: string, container: Conta
 	if (rule.cover && !(cover && new RegExp(rule.cover, 'i').test(cover))) return false;
 	// "None" is said of open trays: what asks for a cover is not meant.
 	if (rule.cover && !/none/.test(rule.cover) && /^none\b/i.test(cover)) return false;
-	if (rule.season && hasWinter(s.climate)) {
-		const rest = nextStandstill(day, s.climate);
+	const rest = rule.season ? nextStandstill(day, s.climate) : null;
+	if (rest) {
 		const winter = day >= rest.from && day <= rest.to;
 		const sheltered = s.placeKind !== null && (INDOORS.has(s.placeKind) || s.placeKind === 'frame');
 		// Under shelter plants rest too, in the light of winter: nothing is fed or pinched.
@@ -130,7 +131,7 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 function waterOf(s: CareSetting, container: Container | null, cover: string): PotOfWater | null {
 	if (!container || container.litres <= 0) return null;
 	const indoors = s.placeKind !== null && INDOORS.has(s.placeKind);
-	const rest = hasWinter(s.climate) ? nextStandstill(s.sky.today, s.climate) : null;
+	const rest = nextStandstill(s.sky.today, s.climate);
 	return {
 		litres: container.litres,
 		area: container.area_cm2,

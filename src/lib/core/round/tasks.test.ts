@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
 import { batchTasks, inWalkingOrder, winterLook, mayWait, lossOfWaiting } from './tasks.js';
-import type { Batch } from '../ledger/foldBatch.js';
+import type { Batch } from '../ledger/batch.js';
+import { seasonOfClimate } from '../season/season.js';
 import { north } from '../../../testing/climates.js';
 import { kind } from '../../../testing/handbook.js';
 import { emptyBatch } from '../../../testing/batches.js';
@@ -12,7 +13,8 @@ const semiRipe = lavender.ways.find((w) => w.id === 'semi-ripe')!;
 const day = dayNumber;
 
 describe('the round', () => {
-	const batch: Batch = emptyBatch({
+	const season = seasonOfClimate(north);
+	const plain = {
 		id: 'b',
 		kindId: 'lavender',
 		wayId: 'semi-ripe',
@@ -20,9 +22,17 @@ describe('the round', () => {
 		struckOn: '2027-07-12',
 		struck: 20,
 		unrooted: 20
-	});
+	};
+	const batch = emptyBatch(plain);
 	const tasks = (b: Partial<Batch>, on: string) =>
-		batchTasks({ ...batch, ...b }, lavender, semiRipe, day(on), day(on) + 6, north).map((t) => t.kind);
+		batchTasks({
+			batch: emptyBatch({ ...plain, ...b }),
+			kind: lavender,
+			way: semiRipe,
+			today: day(on),
+			until: day(on) + 6,
+			season
+		}).map((t) => t.kind);
 
 	it('asks for a look when half should have rooted, and not again for ten days', () => {
 		expect(tasks({}, '2027-08-01')).toEqual([]);
@@ -32,17 +42,15 @@ describe('the round', () => {
 
 	it('asks to pot what has rooted, to count after winter, and to plant in season', () => {
 		expect(tasks({ unrooted: 0, rooted: 12, lastOn: '2027-08-20' }, '2027-08-21')).toEqual(['pot']);
-		expect(tasks({ unrooted: 0, potted: 12, since: '2027-09-01', lastOn: '2027-09-01' }, '2028-04-12')).toContain('winter-count');
-		expect(
-			tasks({ unrooted: 0, potted: 12, since: '2027-09-01', lastOn: '2028-04-20', winteredOn: '2028-04-20' }, '2028-05-10')
-		).toContain('plant');
+		expect(tasks({ unrooted: 0, potted: 12, lastOn: '2027-09-01' }, '2028-04-12')).toContain('winter-count');
+		expect(tasks({ unrooted: 0, potted: 12, lastOn: '2028-04-20', winteredOn: '2028-04-20' }, '2028-05-10')).toContain('plant');
 		expect(tasks({ status: 'planned', plannedOn: '2027-07-20', plannedCount: 8 }, '2027-07-19')).toEqual(['strike']);
 		expect(tasks({ status: 'done' }, '2027-08-12')).toEqual([]);
 	});
 
 	it('looks over what stands under shelter once a week in winter, and only then', () => {
 		const look = (b: Partial<Batch>, on: string, sheltered = true) =>
-			winterLook({ ...batch, unrooted: 0, potted: 9, ...b }, sheltered, day(on), day(on) + 6, north);
+			winterLook({ ...batch, unrooted: 0, potted: 9, ...b }, sheltered, day(on), day(on) + 6, season);
 		expect(look({ lastOn: '2027-10-10' }, '2027-12-01')).toMatchObject([{ from: day('2027-12-01'), kind: 'winter-look' }]);
 		expect(look({ lastOn: '2027-11-30' }, '2027-12-01')).toMatchObject([{ from: day('2027-12-07') }]);
 		expect(look({}, '2027-08-01')).toEqual([]);
@@ -52,8 +60,16 @@ describe('the round', () => {
 
 	it('expects no roots of hardwood while it rests', () => {
 		const willow = kind('willow');
-		const rods = { ...batch, struckOn: '2027-11-20', since: '2027-11-20', lastOn: '2027-11-20' };
-		const due = (on: string) => batchTasks(rods, willow, willow.ways[0]!, day(on), day(on) + 6, north).map((t) => t.kind);
+		const rods = emptyBatch({ ...plain, struckOn: '2027-11-20', lastOn: '2027-11-20' });
+		const due = (on: string) =>
+			batchTasks({
+				batch: rods,
+				kind: willow,
+				way: willow.ways[0]!,
+				today: day(on),
+				until: day(on) + 6,
+				season
+			}).map((t) => t.kind);
 		expect(due('2028-01-20')).toEqual([]);
 		expect(due('2028-06-10')).toContain('look');
 	});

@@ -1,12 +1,12 @@
 /** Work due, derived from batches, plans and the season; never typed. */
 import type { DayNumber } from '../dates.js';
 import { dayNumber } from '../dates.js';
-import type { Kind, WayProfile } from '../handbook/schema.js';
-import { inHand } from '../ledger/foldBatch.js';
-import type { Batch } from '../ledger/foldBatch.js';
-import { afterGrowth, hasWinter, nextStandstill } from '../season/growth.js';
-import type { Climate } from '../season/climate.js';
-import { plantingDay, stageDays, walk } from '../plan/walk.js';
+import type { Kind, StageName, WayProfile } from '../handbook/schema.js';
+import { inHand } from '../ledger/batch.js';
+import type { Batch } from '../ledger/batch.js';
+import { walk } from '../plan/walk.js';
+import { afterGrowth } from '../season/season.js';
+import type { Season } from '../season/season.js';
 
 export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'plant' | 'decide';
 
@@ -40,122 +40,153 @@ export interface RootingNews {
 	sentence: string;
 }
 
+export interface TasksOf {
+	batch: Batch;
+	kind: Kind;
+	way: WayProfile;
+	today: DayNumber;
+	until: DayNumber;
+	/** The usual season of the garden. */
+	season: Season;
+	/** Null where nothing is known of the roots. */
+	news?: RootingNews | null;
+}
+
+type Draft = Pick<Task, 'key' | 'kind' | 'from' | 'by' | 'count' | 'minutes' | 'why'>;
+
 /** Work that a batch asks for by `until`. */
-export function batchTasks(
-	batch: Batch,
-	kind: Kind,
-	way: WayProfile,
-	today: DayNumber,
-	until: DayNumber,
-	climate: Climate,
-	news: RootingNews | null = null
-): Task[] {
-	const at = {
-		...base,
-		batchId: batch.id,
-		placeId: batch.placeId,
-		wantId: batch.wantId,
-		stockId: batch.stockId
+export function batchTasks(t: TasksOf): Task[] {
+	const { batch } = t;
+	const at = { ...base, batchId: batch.id, placeId: batch.placeId, wantId: batch.wantId, stockId: batch.stockId };
+	const drafts =
+		batch.status === 'planned'
+			? [strikeTask(t)]
+			: batch.status === 'growing'
+				? [winterTask(t), lookTask(t), potTask(t), plantTask(t)]
+				: [];
+	return drafts.flatMap((d) => (d && d.from <= t.until ? [{ ...at, ...d }] : []));
+}
+
+const stageOf = (t: TasksOf, to: StageName) => t.way.stages.find((s) => s.to === to);
+
+function strikeTask({ batch, way, today }: TasksOf): Draft {
+	const on = dayNumber(batch.plannedOn!);
+	return {
+		key: `strike:${batch.id}`,
+		kind: 'strike',
+		from: on - 3,
+		by: on + 7,
+		count: batch.plannedCount,
+		minutes: batch.plannedCount * (way.stages[0]?.minutes ?? 2),
+		why: on < today - 7 ? 'Its planned day has gone by: strike now, or plan again.' : 'Planned for now.'
 	};
-	const tasks: Task[] = [];
-	const add = (task: Omit<Task, keyof typeof base> & Partial<typeof base>) => {
-		if (task.from <= until) tasks.push({ ...at, ...task });
+}
+
+/** Only a count of the living proves a winter passed: those that were last counted before its end are counted after it. */
+function winterTask(t: TasksOf): Draft | null {
+	const { batch, season, today } = t;
+	if (!stageOf(t, 'wintered') || batch.cohorts.length === 0) return null;
+	const counted = Math.min(...batch.cohorts.map((c) => dayNumber(c.aliveOn)));
+	const rest = season.standstills(counted, today + 366).find((r) => r.to > counted);
+	if (!rest) return null;
+	const count = batch.cohorts.reduce((n, c) => (dayNumber(c.aliveOn) < rest.to ? n + c.count : n), 0);
+	return {
+		key: `winter:${batch.id}:${rest.to}`,
+		kind: 'winter-count',
+		from: rest.to,
+		by: rest.to + 21,
+		count,
+		minutes: lookMinutes(count),
+		why: 'Growth has begun again: count what came through the winter.'
 	};
-	if (batch.status === 'planned') {
-		const on = dayNumber(batch.plannedOn!);
-		add({
-			key: `strike:${batch.id}`,
-			kind: 'strike',
-			from: on - 3,
-			by: on + 7,
-			count: batch.plannedCount,
-			minutes: batch.plannedCount * (way.stages[0]?.minutes ?? 2),
-			why: on < today - 7 ? 'Its planned day has gone by: strike now, or plan again.' : 'Planned for now.'
-		});
-		return tasks;
-	}
-	if (batch.status !== 'growing') return tasks;
-	const since = dayNumber(batch.since ?? batch.struckOn!);
+}
+
+function lookTask(t: TasksOf): Draft | null {
+	const { batch, today, news } = t;
+	const rooting = stageOf(t, 'rooted');
+	if (batch.unrooted === 0 || !rooting) return null;
+	const struck = dayNumber(batch.struckOn!);
 	const last = dayNumber(batch.lastOn ?? batch.struckOn!);
-	const find = (to: string) => way.stages.find((s) => s.to === to);
-
-	// Whatever was logged after a winter has counted what came through it.
-	const rest = nextStandstill(last, climate);
-	const winter = find('wintered');
-	if (climate.lastFrost && winter && rest.to <= until)
-		add({
-			key: `winter:${batch.id}:${rest.to}`,
-			kind: 'winter-count',
-			from: rest.to,
-			by: rest.to + 21,
-			count: inHand(batch),
-			minutes: lookMinutes(inHand(batch)),
-			why: 'Growth has begun again: count what came through the winter.'
-		});
-
-	const rooting = find('rooted');
-	if (batch.unrooted > 0 && rooting) {
-		const struck = dayNumber(batch.struckOn!);
-		const after = (q: number) =>
-			rooting.grows === 'always' ? struck + stageDays(rooting.days, q) : afterGrowth(struck, stageDays(rooting.days, q), climate);
-		const slow = after(0.9);
-		// By what is known of its roots; else first when half should have rooted, then every ten days or so, for each look disturbs.
-		const due = news ? news.look : Math.max(after(0.5), last + 10);
-		const why =
-			news?.sentence ??
-			(today > slow ? 'Past the slowest usual time: what has not rooted may be given up.' : 'Half should have rooted by now.');
+	const after = (days: number) => (rooting.grows === 'always' ? struck + days : afterGrowth(t.season, struck, days));
+	// By what is known of its roots; else first when half should have rooted, then every ten days or so, for each look disturbs.
+	const due = news ? news.look : Math.max(after(rooting.days[1]), last + 10);
+	if (due === null) return null;
+	const from = Math.max(due, last + LEAST_BETWEEN_LOOKS);
+	const late = today > after(rooting.days[2]);
+	return {
 		// The day moves with the weather; the last look does not, and so names the task.
-		if (due !== null)
-			add({
-				key: `look:${batch.id}:${last}`,
-				kind: 'look',
-				from: Math.max(due, last + LEAST_BETWEEN_LOOKS),
-				by: Math.max(due, last + LEAST_BETWEEN_LOOKS) + 7,
-				count: batch.unrooted,
-				minutes: lookMinutes(batch.unrooted),
-				why
+		key: `look:${batch.id}:${last}`,
+		kind: 'look',
+		from,
+		by: from + 7,
+		count: batch.unrooted,
+		minutes: lookMinutes(batch.unrooted),
+		why:
+			news?.sentence ??
+			(late ? 'Past the slowest usual time: what has not rooted may be given up.' : 'Half should have rooted by now.')
+	};
+}
+
+function potTask(t: TasksOf): Draft | null {
+	const { batch } = t;
+	const potting = stageOf(t, 'potted');
+	if (batch.rooted === 0 || !potting) return null;
+	const due = Math.min(...batch.cohorts.filter((c) => c.stage === 'rooted').map((c) => dayNumber(c.since)));
+	return {
+		key: `pot:${batch.id}`,
+		kind: 'pot',
+		from: due,
+		by: due + 14,
+		count: batch.rooted,
+		minutes: batch.rooted * potting.minutes,
+		why: 'Rooted: short roots settle quickest.'
+	};
+}
+
+/** Cohorts that are ready within so many days of the first are planted with it. */
+const PLANTED_TOGETHER = 21;
+
+function plantTask(t: TasksOf): Draft | null {
+	const { batch, kind, way, season, today } = t;
+	const potting = stageOf(t, 'potted');
+	const ready = batch.cohorts
+		.filter((c) => c.stage === 'potted' || (c.stage === 'rooted' && !potting))
+		.flatMap((c) => {
+			const usual = walk({
+				kind,
+				way,
+				start: dayNumber(c.since),
+				season,
+				reached: potting ? 'potted' : 'rooted',
+				aliveOn: dayNumber(c.aliveOn),
+				today
 			});
-	}
-	const potting = find('potted');
-	if (batch.rooted > 0 && potting) {
-		const due = last;
-		add({
-			key: `pot:${batch.id}`,
-			kind: 'pot',
-			from: due,
-			by: due + 14,
-			count: batch.rooted,
-			minutes: batch.rooted * potting.minutes,
-			why: 'Rooted: short roots settle quickest.'
-		});
-	}
-	const ready = find('ready');
-	const toPlant = batch.potted + (potting ? 0 : batch.rooted);
-	if (toPlant > 0) {
-		const usual = walk(kind, way, since, 0.5, climate, batch.potted > 0 && potting ? 'potted' : 'rooted', last);
-		const on = usual ? Math.max(usual.planted, plantingDay(kind, today, climate) ?? usual.planted) : null;
-		if (on !== null)
-			add({
-				key: `plant:${batch.id}`,
-				kind: 'plant',
-				from: on,
-				by: on + 21,
-				count: toPlant,
-				minutes: toPlant * (find('planted')?.minutes ?? ready?.minutes ?? 3),
-				why: 'Big enough, and the season is right.'
-			});
-	}
-	return tasks;
+			return usual ? [{ on: usual.planted, count: c.count }] : [];
+		})
+		.sort((a, b) => a.on - b.on);
+	const first = ready[0];
+	if (!first) return null;
+	const count = ready.reduce((n, r) => (r.on <= first.on + PLANTED_TOGETHER ? n + r.count : n), 0);
+	return {
+		key: `plant:${batch.id}`,
+		kind: 'plant',
+		from: first.on,
+		by: first.on + PLANTED_TOGETHER,
+		count,
+		minutes: count * (stageOf(t, 'planted')?.minutes ?? stageOf(t, 'ready')?.minutes ?? 3),
+		why: 'Big enough, and the season is right.'
+	};
 }
 
 /** Plants under shelter are looked over this often in winter. Common practice, no source. */
 const WINTER_LOOK_DAYS = 7;
 
 /** In winter plants under shelter are looked over once a week: water, mould, mice. */
-export function winterLook(batch: Batch, sheltered: boolean, today: DayNumber, until: DayNumber, climate: Climate): Task[] {
+export function winterLook(batch: Batch, sheltered: boolean, today: DayNumber, until: DayNumber, season: Season): Task[] {
 	const pieces = inHand(batch);
-	if (!sheltered || pieces === 0 || batch.status !== 'growing' || !hasWinter(climate)) return [];
-	const rest = nextStandstill(today, climate);
+	if (!sheltered || pieces === 0 || batch.status !== 'growing') return [];
+	const rest = season.standstills(today, until)[0];
+	if (!rest) return [];
 	const due = Math.max(rest.from, dayNumber(batch.lastOn ?? batch.struckOn!) + WINTER_LOOK_DAYS);
 	if (due > until || due >= rest.to) return [];
 	// A week that was missed is gone: it is not late, it is due now.

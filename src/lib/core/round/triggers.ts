@@ -3,6 +3,7 @@
  * planting. Each with its odds, what it touches, and what it costs to be wrong either way.
  */
 import { dayInYear, dayOfYear, yearOf } from '../dates.js';
+import { capital, sayThat } from '../odds/words.js';
 import type { DayNumber } from '../dates.js';
 import type { SkyOf } from './sky.js';
 import type { Normals } from '../season/scenarios.js';
@@ -48,9 +49,6 @@ const LOOK_AHEAD = 7;
 const MINUTES_A_POT = 0.5;
 const TOGETHER = 10;
 
-const percent = (p: number) =>
-	p > 0.97 ? 'almost sure' : p < 0.03 ? 'hardly ever' : `${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
-const oddsOf = (p: number) => (p > 0.97 || p < 0.03 ? percent(p) : p < 0.15 ? `1 in ${Math.round(1 / p)}` : percent(p));
 const plants = (n: number) => `${n} plant${n === 1 ? '' : 's'}`;
 
 /** The first day of [from, until] on which a week ahead holds a night at the limit likelier than we risk; null if none. */
@@ -121,7 +119,7 @@ export function bringIn(
 			targets: list.map((g) => g.thing.id),
 			count,
 			minutes: 3 + MINUTES_A_POT * count,
-			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: within a week of then a night of ${sayNight(limit)} comes ${oddsOf(chance)}${told ? ', by the forecast' : ', by other years'}.${ease}`,
+			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: ${sayThat(chance, `a night falls to ${sayNight(limit)} within the week`)}${told ? ', by the forecast' : ', going by other years'}.${ease}`,
 			ifNeedless: 'a week or two of less light, and the carrying',
 			ifMissed: `about ${plants(Math.max(1, Math.round(lost)))} set back or lost`
 		};
@@ -155,7 +153,7 @@ export function coverTonight(
 			targets: list.map((t) => t.id),
 			count,
 			minutes: 4 + 0.05 * count,
-			say: `Tonight ${oddsOf(chance)} for ${sayNight(limit)} or less: fleece over ${[...new Set(list.map((t) => t.name))].slice(0, 3).join(', ')}.`,
+			say: `${capital(sayThat(chance, `tonight falls to ${sayNight(limit)}`))}: fleece over ${[...new Set(list.map((t) => t.name))].slice(0, 3).join(', ')}.`,
 			ifNeedless: 'the fleece comes off in the morning',
 			ifMissed: 'soft tips blackened, the weakest lost'
 		};
@@ -209,7 +207,7 @@ export function hardenOff(
 			minutes: 2 + 0.15 * count,
 			say:
 				pause > 0.3
-					? `Pause: ${oddsOf(pause)} for ${sayNight(limit)} or less that night.`
+					? `Pause: ${sayThat(pause, `that night falls to ${sayNight(limit)}`)}.`
 					: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: day ${step} of ${HARDEN_DAYS}, ${hours}.`,
 			ifNeedless: 'a few minutes a day',
 			ifMissed: 'scorched leaves and a week of standing still'

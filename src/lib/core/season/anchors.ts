@@ -2,7 +2,7 @@
  * The turning points of a garden's year, from which all windows are measured. They move with the
  * garden and lie half a year apart in the two hemispheres.
  */
-import { dayInYear, yearOf } from '../dates.js';
+import { dayInYear, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import type { Climate } from './climate.js';
 
@@ -36,23 +36,22 @@ export interface Turning {
 export function turning(anchor: Anchor, c: Climate): Turning {
 	const south = c.latitude < 0;
 	const shortest = south ? 172 : 355; // 21 June, 21 December
-	const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
 	switch (anchor) {
 		case 'shortest_day':
 			return { doy: shortest, sd: 0 };
 		case 'longest_day':
 			return { doy: south ? 355 : 172, sd: 0 };
 		case 'last_frost':
-			return c.lastFrost ?? { doy: wrap(shortest + COOL_SEASON_ENDS), sd: 10 };
+			return c.lastFrost ?? { doy: wrapDoy(shortest + COOL_SEASON_ENDS), sd: 10 };
 		case 'first_frost':
-			return c.firstFrost ?? { doy: wrap(shortest - COOL_SEASON_STARTS), sd: 10 };
+			return c.firstFrost ?? { doy: wrapDoy(shortest - COOL_SEASON_STARTS), sd: 10 };
 		case 'bud_break': {
 			const t = turning('last_frost', c);
-			return { doy: wrap(t.doy - BUD_BREAK_BEFORE_LAST_FROST), sd: t.sd };
+			return { doy: wrapDoy(t.doy - BUD_BREAK_BEFORE_LAST_FROST), sd: t.sd };
 		}
 		case 'leaf_fall': {
 			const t = turning('first_frost', c);
-			return { doy: wrap(t.doy + LEAF_FALL_AFTER_FIRST_FROST), sd: t.sd };
+			return { doy: wrapDoy(t.doy + LEAF_FALL_AFTER_FIRST_FROST), sd: t.sd };
 		}
 	}
 }

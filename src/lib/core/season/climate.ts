@@ -2,6 +2,7 @@
  * What the garden's year is known by, until a weather record teaches it better: the average last
  * and first frost with their spread, and the coldest night of an average winter.
  */
+import { daysRound, wrapDoy } from '../dates.js';
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
 
@@ -25,6 +26,15 @@ export interface Climate {
 	coldestC: number;
 	/** Days of the year on which the rains begin and end, where the year has a wet and a dry season. */
 	rains?: { start: number; end: number } | null;
+}
+
+/** The sea near a garden: server/sea.ts reads it off the map. */
+export interface SeaNear {
+	/** How much of the air comes off it, 0 (mid-continent) to 1 (an islet). */
+	maritime: number;
+	/** Mean of the air over it in its coldest and its warmest month, °C. */
+	winterC: number;
+	summerC: number;
 }
 
 export interface ClimateGuess {
@@ -76,42 +86,88 @@ const SEASON_LAG = 27;
 /** The oceans make southern lands and islands milder: their swing is about seven tenths. From memory. */
 const SOUTHERN_SWING = 0.7;
 
+/** Height cools the coldest nights a little less than the year's mean: cold air runs off downhill. Fitted with what follows. */
+const COLDEST_LAPSE_PER_M = 0.0055;
+
 /**
- * A first guess from latitude and height alone, good to some weeks and some degrees. Every figure
- * is meant to be replaced by the person's own; a coldest night that is known bends the rest.
+ * The coldest night of an average winter, °C, from how much of the air comes off the sea, how cold that sea's winter
+ * is, and how far from the equator the land lies. Coefficients fitted by least squares on two thirds of the cities of
+ * testing/cities.ts (from memory); on the third that was held out the spread is 4.2 °C.
  */
-export function guessClimate(latitude: number, longitude: number, heightM: number, knownColdestC?: number): ClimateGuess {
-	const south = latitude < 0;
+function coldestBySea(latitude: number, heightM: number, { maritime: m, winterC }: SeaNear): number {
+	// Southern lands are narrow: they count as a fifth nearer to the equator.
+	const l = Math.abs(latitude) * (latitude < 0 ? 0.8 : 1);
+	const w = Math.min(winterC, 27);
+	const inland = 1.157 * w - 0.447 * Math.max(0, l - 15) + 0.25 * Math.max(0, l - 35);
+	return -13.5 + 5 * m + 0.911 * m * w + (1 - m) * inland - COLDEST_LAPSE_PER_M * heightM;
+}
+
+/** A coast's swing is a little wider than the sea's, and mid-continents' than the zone's. From memory. */
+const COAST_SWING = 1.15;
+const INLAND_SWING = 1.1;
+
+/** Mean temperature of the year and half its swing, °C. */
+function yearOfPlace(latitude: number, heightM: number, sea: SeaNear | null): { mean: number; swing: number } {
 	const z = zonal(latitude);
-	const mean = z.mean - LAPSE_PER_M * heightM;
-	let swing = z.swing * (south ? SOUTHERN_SWING : 1);
-	const coldestGuess = mean - swing - NIGHT_DROP - COLDEST_BELOW * Math.min(1, swing / 8);
-	const coldestC = knownColdestC ?? coldestGuess;
-	let night = mean - NIGHT_DROP;
-	if (knownColdestC !== undefined) {
+	const lapse = LAPSE_PER_M * heightM;
+	if (!sea) return { mean: z.mean - lapse, swing: z.swing * (latitude < 0 ? SOUTHERN_SWING : 1) };
+	const { maritime: m, winterC, summerC } = sea;
+	return {
+		mean: (m * (winterC + summerC)) / 2 + (1 - m) * z.mean - lapse,
+		swing: Math.max(
+			0.5,
+			(m * COAST_SWING * (summerC - winterC)) / 2 + (1 - m) * INLAND_SWING * z.swing * (latitude < 0 ? SOUTHERN_SWING : 1)
+		)
+	};
+}
+
+export interface GuessFrom {
+	latitude: number;
+	longitude: number;
+	heightM: number;
+	/** The coldest night of an average winter, if it is known. */
+	coldestC?: number | undefined;
+	/** The sea around, if a map of it is at hand. */
+	sea?: SeaNear | null | undefined;
+}
+
+/**
+ * A first guess from the position, good to some weeks and some degrees. Every figure is meant to be replaced by the
+ * person's own; a coldest night that is known bends the rest.
+ */
+export function guessClimate({ latitude, longitude, heightM, coldestC: known, sea = null }: GuessFrom): ClimateGuess {
+	const south = latitude < 0;
+	const year = yearOfPlace(latitude, heightM, sea);
+	const guess = sea
+		? coldestBySea(latitude, heightM, sea)
+		: year.mean - year.swing - NIGHT_DROP - COLDEST_BELOW * Math.min(1, year.swing / 8);
+	const coldestC = known ?? guess;
+	let night = year.mean - NIGHT_DROP;
+	let { swing } = year;
+	if (known !== undefined) {
 		// Half of the surprise is a milder or harsher winter only, half the whole year's.
-		const surprise = knownColdestC - coldestGuess;
+		const surprise = known - guess;
 		night += surprise * 0.25;
 		swing = Math.max(0.5, swing - surprise * 0.25);
 	}
 	// Average night over the year: night − swing·cos(2π(doy − coldest)/365), coldest a lag after the solstice.
 	const coldestDoy = (south ? 172 : 355) + SEASON_LAG;
 	const reach = (night - AVERAGE_NIGHT_AT_FROST) / swing;
-	const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
 	const frosty = reach < 1 && coldestC <= 0;
 	const days = frosty ? (Math.acos(Math.max(-0.97, reach)) / (2 * Math.PI)) * 365 : 0;
+	const from = sea ? 'the position, the height and the sea around' : 'latitude and height alone';
 	return {
 		climate: {
 			latitude,
 			longitude,
 			coldestC: Math.round(coldestC),
-			lastFrost: frosty ? { doy: wrap(coldestDoy + days), sd: FROST_SD } : null,
-			firstFrost: frosty ? { doy: wrap(coldestDoy - days), sd: FROST_SD } : null
+			lastFrost: frosty ? { doy: wrapDoy(coldestDoy + days), sd: FROST_SD } : null,
+			firstFrost: frosty ? { doy: wrapDoy(coldestDoy - days), sd: FROST_SD } : null
 		},
 		because:
-			knownColdestC === undefined
-				? 'Guessed from latitude and height alone: expect to be some weeks out near the sea or far from it.'
-				: 'Guessed from latitude, height and your coldest night: expect to be a week or two out.'
+			known === undefined
+				? `Guessed from ${from}: it may be some weeks and some degrees out.`
+				: `Guessed from ${from}, and your coldest night: it may be a week or two out.`
 	};
 }
 
@@ -120,7 +176,7 @@ export function checkClimate(c: Climate): Result<Climate> {
 	if ((c.lastFrost === null) !== (c.firstFrost === null))
 		return refuse('climate.half', 'Give both frost dates, or say that frost never comes.', 'first_frost');
 	if (c.lastFrost && c.firstFrost) {
-		const season = (((c.firstFrost.doy - c.lastFrost.doy) % 365) + 365) % 365;
+		const season = daysRound(c.lastFrost.doy, c.firstFrost.doy);
 		if (season < 20)
 			return refuse(
 				'climate.no-season',

@@ -1,7 +1,7 @@
 /** Last and first frosts of a record for any threshold: as they were, and as a fitted distribution. */
 import quantile from '@stdlib/stats-base-dists-normal-quantile';
 import cdf from '@stdlib/stats-base-dists-normal-cdf';
-import { dayInYear, yearOf } from '../dates.js';
+import { dayInYear, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import { lastDay, lowOn } from './record.js';
 import type { DailyRecord } from './record.js';
@@ -68,8 +68,6 @@ export function frostDates(r: DailyRecord, threshold: number, middle: number): F
 	return { threshold, middle, last: side(lasts), first: side(firsts), free: free.sort((a, b) => a - b) };
 }
 
-const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
-
 /** Chance that a year has such a night on this side at all. */
 export const shareWith = (s: FrostSide): number => (s.years === 0 ? Number.NaN : 1 - s.without / s.years);
 
@@ -93,9 +91,9 @@ export function firstFrostBy(f: FrostDates, q: number, how: 'empirical' | 'fitte
 
 function at(f: FrostDates, s: FrostSide, q: number, how: 'empirical' | 'fitted'): number | null {
 	if (s.offsets.length === 0) return null;
-	if (how === 'empirical') return wrap(f.middle + quantileOf(s.offsets, q));
+	if (how === 'empirical') return wrapDoy(f.middle + quantileOf(s.offsets, q));
 	if (s.offsets.length < 2) return null;
-	return wrap(
+	return wrapDoy(
 		f.middle + Math.max(-HALF, Math.min(HALF, quantile(Math.min(0.9999, Math.max(0.0001, q)), s.mean, Math.max(0.5, s.sd))))
 	);
 }
@@ -107,9 +105,12 @@ export function quantileOf(sorted: readonly number[], q: number): number {
 	return sorted[below]! + (h - below) * ((sorted[below + 1] ?? sorted[below]!) - sorted[below]!);
 }
 
-/** Chance that a frost of the threshold still comes after a day of the warm half of the year before its middle. */
+/** Chance that a frost of the threshold still comes between a day and the middle of the warm season that follows it. */
 export function oddsOfLaterFrost(f: FrostDates, day: DayNumber): number {
-	const offset = day - dayInYear(yearOf(day), f.middle);
 	if (f.last.offsets.length === 0) return 0;
-	return shareWith(f.last) * (1 - cdf(offset, f.last.mean, Math.max(1, f.last.sd || 12)));
+	const middles = [yearOf(day), yearOf(day) + 1].map((y) => dayInYear(y, f.middle));
+	const next = middles.find((m) => m >= day) ?? middles[1]!;
+	// Just past the middle of a warm season the frosts of the next spring are still all to come, but not this season's.
+	if (next - day > HALF) return 0;
+	return shareWith(f.last) * (1 - cdf(day - next, f.last.mean, Math.max(1, f.last.sd || 12)));
 }

@@ -1,44 +1,45 @@
+import { dayInYear, daysRound, nearestDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
-import { nextTurning } from './anchors.js';
+import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
 
+export interface Span {
+	from: DayNumber;
+	to: DayNumber;
+}
+
+/** From leaf fall to bud break about so many days in a garden with a real winter: what tells a long rest from none. */
+const USUAL_REST = 165;
+
+/** Days from one day of the year to another, forwards or backwards, whichever is nearer to what is usual: −365 … 364. */
+export function signedDays(from: number, to: number, usual: number): number {
+	const on = daysRound(from, to);
+	return Math.abs(on - usual) <= Math.abs(on - 365 - usual) ? on : on - 365;
+}
+
+/**
+ * Day of the year on which growth outdoors comes to rest, and for how many days; null where it does not. In a mild
+ * winter buds would break before the leaves are down: then there is no rest.
+ */
+export function restOf(c: Climate): { fall: number; bud: number; days: number } | null {
+	if (!c.lastFrost) return null;
+	const fall = turning('leaf_fall', c).doy;
+	const bud = turning('bud_break', c).doy;
+	const days = signedDays(fall, bud, USUAL_REST);
+	return days > 0 ? { fall, bud, days } : null;
+}
+
 /** True where the year has a winter in which plants outdoors stand still. */
-export const hasWinter = (c: Climate): boolean => c.lastFrost !== null;
+export const hasWinter = (c: Climate): boolean => restOf(c) !== null;
 
-/** The next standstill: from leaf fall to bud break. Contains `day` if that lies in one. */
-export function nextStandstill(day: DayNumber, c: Climate): { from: DayNumber; to: DayNumber } {
-	const to = nextTurning('bud_break', 0, day, c);
-	const fall = nextTurning('leaf_fall', 0, day, c);
-	if (fall <= to) return { from: fall, to };
-	// Leaf fall lies behind: the standstill has begun already.
-	return { from: nextTurning('leaf_fall', 0, day - 366, c), to };
-}
-
-/** The day on which so many days of growth are done, when growth rests from leaf fall to bud break. */
-export function afterGrowth(start: DayNumber, days: number, c: Climate): DayNumber {
-	if (!hasWinter(c)) return start + days;
-	let day = start;
-	let left = days;
-	// Each turn crosses one winter, so a bound on turns is a bound on years.
-	for (let turns = 0; turns < 60 && left > 0; turns++) {
-		const rest = nextStandstill(day, c);
-		if (day >= rest.from) day = rest.to;
-		const until = nextTurning('leaf_fall', 0, day + 1, c);
-		const step = Math.min(left, until - day);
-		day += step;
-		left -= step;
+/** The next standstill: from leaf fall to bud break. Contains `day` if that lies in one. Null where there is none. */
+export function nextStandstill(day: DayNumber, c: Climate): Span | null {
+	const rest = restOf(c);
+	if (!rest) return null;
+	for (let year = yearOf(day) - 1; ; year++) {
+		const from = dayInYear(year, rest.fall);
+		// Leap years move the end by a day against the beginning.
+		const to = nearestDoy(from + rest.days, rest.bud);
+		if (to >= day) return { from, to };
 	}
-	return day;
 }
-
-/** The standstills whose middle lies between a and b: the winters that plants go through in that time. */
-export function wintersBetween(a: DayNumber, b: DayNumber, c: Climate): { from: DayNumber; to: DayNumber }[] {
-	if (!hasWinter(c)) return [];
-	const found: { from: DayNumber; to: DayNumber }[] = [];
-	for (let rest = nextStandstill(a, c); (rest.from + rest.to) / 2 <= b; rest = nextStandstill(rest.to + 1, c))
-		if ((rest.from + rest.to) / 2 >= a) found.push(rest);
-	return found;
-}
-
-/** Does the stretch from a to b hold the middle of a winter? */
-export const crossesWinter = (a: DayNumber, b: DayNumber, c: Climate): boolean => wintersBetween(a, b, c).length > 0;

@@ -15,3 +15,4 @@ export * from './heat.js';
 export * from './water.js';
 export * from './generator.js';
 export * from './made.js';
+export * from './season.js';

@@ -4,8 +4,6 @@
  * expect where no weather is known.
  */
 import { z } from 'zod';
-import { dayInYear, yearOf } from '../dates.js';
-import type { DayNumber } from '../dates.js';
 import { ANCHORS, ANCHOR_WORDS, turning } from './anchors.js';
 import type { Climate } from './climate.js';
 
@@ -50,11 +48,11 @@ export const momentSchema = z.strictObject({
 	/** Days after the rule has come true (negative: before). */
 	then: z.number().int().min(-120).max(120).optional(),
 	/** Reckoned for a garden from its record; never written in the handbook. */
-	at: known.optional()
+	at: known.optional(),
+	/** By this garden's record the rule does not come true in most years. */
+	never: z.literal(true).optional()
 });
 export type Moment = z.infer<typeof momentSchema>;
-
-const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
 
 /** Usual day of the year of a moment in a garden, and its spread. */
 export function momentIn(m: Moment, c: Climate): { doy: number; sd: number } {
@@ -62,27 +60,6 @@ export function momentIn(m: Moment, c: Climate): { doy: number; sd: number } {
 	const t = turning(m.from, c);
 	return { doy: t.doy, sd: t.sd };
 }
-/** Offset that still comes on top of the day above: the one of a plain moment. */
-const offset = (m: Moment): number => (m.at ? 0 : m.days);
-
-/** The first such day on or after `from`. */
-export function nextMoment(m: Moment, from: DayNumber, c: Climate): DayNumber {
-	const { doy } = momentIn(m, c);
-	for (let year = yearOf(from) - 2; ; year++) {
-		const day = dayInYear(year, wrap(doy)) + offset(m);
-		if (day >= from) return day;
-	}
-}
-
-/** The last such day on or before `until`. */
-export function lastMoment(m: Moment, until: DayNumber, c: Climate): DayNumber {
-	const { doy } = momentIn(m, c);
-	for (let year = yearOf(until) + 2; ; year--) {
-		const day = dayInYear(year, wrap(doy)) + offset(m);
-		if (day <= until) return day;
-	}
-}
-
 /** "3 weeks after the last frost", "when shoots have turned firm". */
 export function sayMoment(m: Moment): string {
 	if (!m.rule) return sayDays(m.days, ANCHOR_WORDS[m.from]);

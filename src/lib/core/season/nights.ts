@@ -72,8 +72,9 @@ export function nightsAhead(
 }
 
 /**
- * Chance that at least one night of [from, from + days) falls to the threshold. Nights hang together:
- * members and years are gone through whole, not night by night.
+ * Chance that at least one night of [from, from + days) falls to the threshold. Nights hang together: each night's
+ * chance is that of the members and years which the nights before have spared, so that a longer stretch is never
+ * safer than a shorter one.
  */
 export function anyNight(
 	r: DailyRecord,
@@ -83,51 +84,56 @@ export function anyNight(
 	days: number,
 	threshold: number
 ): number {
-	const end = forecast ? Math.min(from + days, forecast.from + (forecast.members[0]?.length ?? 0)) : from;
-	const told = Math.max(0, end - from);
+	const usual = sparedInYears(r, from, days, threshold);
+	const told = forecast ? sparedByMembers(forecast, from, days, threshold) : [];
 	let spared = 1;
-	if (forecast && told > 0) {
-		let none = 0;
-		for (const m of forecast.members) {
-			let free = 1;
-			for (let day = from; day < end; day++) {
-				const low = m[day - forecast.from]?.low;
-				if (low !== undefined) free *= 1 - cdf(threshold, low, DRESSING);
-			}
-			none += free / forecast.members.length;
-		}
-		const w = forecastWeight((from + end - 1) / 2 - issued);
-		const usual = noneInYears(r, from, told, threshold);
-		spared = Number.isNaN(usual) ? none : w * none + (1 - w) * usual;
+	for (let n = 0; n < days; n++) {
+		const hazard = (list: readonly number[]): number | null => {
+			const now = list[n];
+			const before = n === 0 ? 1 : list[n - 1];
+			if (now === undefined || before === undefined || Number.isNaN(now)) return null;
+			return before <= 0 ? 1 : 1 - now / before;
+		};
+		const byYears = hazard(usual);
+		const byMembers = hazard(told);
+		const w = byMembers === null ? 0 : byYears === null ? 1 : forecastWeight(from + n - issued);
+		spared *= 1 - (w * (byMembers ?? 0) + (1 - w) * (byYears ?? 0));
 	}
-	const rest = noneInYears(r, from + told, days - told, threshold);
-	return 1 - spared * (Number.isNaN(rest) ? 1 : rest);
+	return 1 - spared;
 }
 
-/** Share of years without any night at or below the threshold in a stretch of the calendar. */
-function noneInYears(r: DailyRecord, from: DayNumber, days: number, threshold: number): number {
-	if (days <= 0) return 1;
+/** For each length of stretch, the share of the forecast's members that spare it; as far as it tells. */
+function sparedByMembers(forecast: Forecast, from: DayNumber, days: number, threshold: number): number[] {
+	const free = forecast.members.map(() => 1);
+	const spared: number[] = [];
+	for (let n = 0; n < days; n++) {
+		const lows = forecast.members.map((m) => m[from + n - forecast.from]?.low);
+		if (lows.every((l) => l === undefined)) break;
+		lows.forEach((low, i) => {
+			if (low !== undefined) free[i]! *= 1 - cdf(threshold, low, DRESSING);
+		});
+		spared.push(free.reduce((a, b) => a + b, 0) / free.length);
+	}
+	return spared;
+}
+
+/** For each length of stretch, the share of the record's years without any night at or below the threshold. */
+function sparedInYears(r: DailyRecord, from: DayNumber, days: number, threshold: number): number[] {
 	const doy = dayOfYear(from);
-	let years = 0;
-	let none = 0;
+	const spared = new Float64Array(days);
+	const known = new Float64Array(days);
 	for (let year = yearOf(r.first) - 1; year <= yearOf(lastDay(r)) + 1; year++)
 		// Weeks to either side serve as years of their own: three times the years for the same climate.
 		for (const shift of [-7, 0, 7]) {
 			const i = dayInYear(year, doy) + shift - r.first;
-			let known = true;
-			let spared = true;
-			for (let j = i; j < i + days; j++) {
-				const low = r.low[j];
-				if (low === undefined || Number.isNaN(low)) {
-					known = false;
-					break;
-				}
-				if (low <= threshold) spared = false;
-			}
-			if (known) {
-				years++;
-				if (spared) none++;
+			const lows = Array.from({ length: days }, (_, n) => r.low[i + n]);
+			// A stretch with a night unknown would make the longer ones look rarer than the shorter.
+			if (lows.some((l) => l === undefined || Number.isNaN(l))) continue;
+			const hit = lows.findIndex((l) => l! <= threshold);
+			for (let n = 0; n < days; n++) {
+				known[n]!++;
+				if (hit < 0 || hit > n) spared[n]!++;
 			}
 		}
-	return years === 0 ? Number.NaN : (none + 0.25) / (years + 0.5);
+	return Array.from(spared, (s, n) => (known[n] === 0 ? Number.NaN : (s + 0.25) / (known[n]! + 0.5)));
 }

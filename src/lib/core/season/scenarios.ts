@@ -2,7 +2,7 @@
  * A year as it may go: each year of the record tells one way. What has been observed this year and what
  * the forecast says are laid over all of them, so that every rule sharpens as the season goes.
  */
-import { dayInYear, dayOfYear, yearOf } from '../dates.js';
+import { dayInYear, dayOfYear, nearestDoy, wrapDoy } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import type { Climate } from './climate.js';
 import { frostDates, lastFrostBy, firstFrostBy, quantileOf, shareWith } from './frostDates.js';
@@ -71,10 +71,9 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 	const frost = frostDates(r, 0, middle);
 	const nights = coldestNights(r, middle);
 	const coldestC = nights.length ? nights.reduce((s, n) => s + n.low, 0) / nights.length : Math.min(...normals.low) - 8;
-	const wrap = (doy: number) => ((((Math.round(doy) - 1) % 365) + 365) % 365) + 1;
 	const frosty = shareWith(frost.last) >= RARE_FROST && shareWith(frost.first) >= RARE_FROST;
 	const dated = (s: FrostDates['last']) => ({
-		doy: wrap(middle + s.mean),
+		doy: wrapDoy(middle + s.mean),
 		sd: Math.min(60, Math.max(1, Number.isNaN(s.sd) ? 12 : s.sd)),
 		share: shareWith(s)
 	});
@@ -87,8 +86,10 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 		firstFrost: frosty ? dated(frost.first) : null
 	};
 	// Calibrated so that buds break when the handbook's plain rule says, in the middle year; by warmth in each.
-	const winter = wrap(middle + 183);
-	const until = climate.lastFrost ? (climate.lastFrost.doy - BUD_BREAK_BEFORE_LAST_FROST - winter + 730) % 365 : 0;
+	const winter = wrapDoy(middle + 183);
+	// In a mild winter the rule may point to a day before midwinter: then buds break as soon as warmth allows.
+	const rule = climate.lastFrost ? ((climate.lastFrost.doy - BUD_BREAK_BEFORE_LAST_FROST - winter + 912) % 365) - 182 : 0;
+	const until = Math.max(0, rule);
 	const sums = years
 		.map((y) => dayInYear(y, middle) - 182)
 		.map((from) => sumDegreeDays(r, from, from + Math.min(until, 250), 5))
@@ -250,17 +251,6 @@ export function leafFallsIn(s: Scenario, rc: RecordClimate): DayNumber[] {
 	});
 }
 
-/** The day of the given day of the year that is nearest to a day. */
-export function nearestDoy(day: DayNumber, doy: number): DayNumber {
-	const year = yearOf(day);
-	let best = dayInYear(year, doy);
-	for (const y of [year - 1, year + 1]) {
-		const other = dayInYear(y, doy);
-		if (Math.abs(other - day) < Math.abs(best - day)) best = other;
-	}
-	return best;
-}
-
 /** Ten days of this mean, °C, freeze the top of bare soil a spade's blade no longer enters. From memory. */
 const SOIL_FREEZES_BELOW = -2.5;
 
@@ -275,7 +265,7 @@ export function soilFreezesIn(s: Scenario, rc: RecordClimate): DayNumber[] {
 			if (Number.isNaN(sum)) return [];
 			if (day - summer >= span && sum / span < SOIL_FREEZES_BELOW) return [day - span + 1];
 		}
-		return [summer + 183];
+		return [];
 	});
 }
 

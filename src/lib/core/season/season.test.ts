@@ -5,14 +5,15 @@ import { addDays, dateIn, dayInYear, dayNumber, dayOfYear, isIsoDate, isoOf, yea
 import {
 	afterGrowth,
 	checkClimate,
-	crossesWinter,
 	dayLength,
 	frostOdds,
 	guessClimate,
 	nextStandstill,
 	nextTurning,
 	openings,
-	sayRule
+	sayRule,
+	seasonOfClimate,
+	wintersIn
 } from './index.js';
 import type { WindowRule } from './index.js';
 import { north, south, tropics } from '../../../testing/climates.js';
@@ -105,7 +106,7 @@ describe('turning points and windows', () => {
 				fc.integer({ min: 0, max: 2500 }),
 				fc.integer({ min: 18_000, max: 25_000 }),
 				(latitude, height, from) => {
-					const c = guessClimate(latitude, 10, height).climate;
+					const c = guessClimate({ latitude, longitude: 10, heightM: height }).climate;
 					for (const rule of [semiRipe, hardwood])
 						for (const w of openings(rule, from, from + 500, c)) {
 							expect(w.closes).toBeGreaterThanOrEqual(w.opens);
@@ -145,21 +146,25 @@ describe('frost', () => {
 
 describe('growth and standstill', () => {
 	it('rests from leaf fall to bud break', () => {
-		const rest = nextStandstill(dayNumber('2026-12-20'), north);
+		const rest = nextStandstill(dayNumber('2026-12-20'), north)!;
 		expect(isoOf(rest.from)).toBe('2026-10-26');
 		expect(isoOf(rest.to)).toBe('2027-04-14');
 		// Ten days of growth are left before leaf fall, then ten more after bud break.
-		expect(isoOf(afterGrowth(dayNumber('2026-10-16'), 20, north))).toBe('2027-04-24');
-		expect(afterGrowth(20_000, 90, tropics)).toBe(20_090);
+		expect(isoOf(afterGrowth(seasonOfClimate(north), dayNumber('2026-10-16'), 20))).toBe('2027-04-24');
+		expect(afterGrowth(seasonOfClimate(tropics), 20_000, 90)).toBe(20_090);
 	});
 
-	it('tells whether a winter lies between', () => {
-		expect(crossesWinter(dayNumber('2026-08-01'), dayNumber('2026-10-20'), north)).toBe(false);
-		expect(crossesWinter(dayNumber('2026-08-01'), dayNumber('2027-05-01'), north)).toBe(true);
-		expect(crossesWinter(dayNumber('2027-03-20'), dayNumber('2027-06-01'), north)).toBe(false);
-		expect(crossesWinter(dayNumber('2027-03-20'), dayNumber('2028-06-01'), north)).toBe(true);
-		expect(crossesWinter(dayNumber('2026-12-20'), dayNumber('2027-03-20'), south)).toBe(false);
-		expect(crossesWinter(20_000, 21_000, tropics)).toBe(false);
+	it('tells how much of a winter lies between', () => {
+		const winters = (c: typeof north, from: string, to: string) => wintersIn(seasonOfClimate(c), dayNumber(from), dayNumber(to));
+		expect(winters(north, '2026-08-01', '2026-10-20')).toBe(0);
+		expect(winters(north, '2026-08-01', '2027-05-01')).toBe(1);
+		// The standstill of 26 October to 14 April is half over on 18 January.
+		expect(winters(north, '2026-08-01', '2027-01-18')).toBeCloseTo(0.5, 1);
+		expect(winters(north, '2027-01-18', '2027-05-01')).toBeCloseTo(0.5, 1);
+		expect(winters(north, '2027-05-01', '2027-10-01')).toBe(0);
+		expect(winters(north, '2027-03-20', '2028-06-01')).toBeGreaterThan(1);
+		expect(winters(south, '2026-12-20', '2027-03-20')).toBe(0);
+		expect(wintersIn(seasonOfClimate(tropics), 20_000, 21_000)).toBe(0);
 	});
 });
 
@@ -167,7 +172,7 @@ describe('the first guess', () => {
 	it('is a possible year everywhere people garden', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: -60, max: 68 }), fc.integer({ min: 0, max: 2000 }), (latitude, height) => {
-				const { climate } = guessClimate(latitude, 0, height);
+				const { climate } = guessClimate({ latitude, longitude: 0, heightM: height });
 				const checked = checkClimate(climate);
 				expect(checked.ok, `${latitude} ${height} ${JSON.stringify(climate)}`).toBe(true);
 			})
@@ -175,10 +180,10 @@ describe('the first guess', () => {
 	});
 
 	it('is warmer towards the equator and colder with height', () => {
-		const coldest = (lat: number, h: number) => guessClimate(lat, 0, h).climate.coldestC;
+		const coldest = (lat: number, h: number) => guessClimate({ latitude: lat, longitude: 0, heightM: h }).climate.coldestC;
 		expect(coldest(35, 0)).toBeGreaterThan(coldest(55, 0));
 		expect(coldest(45, 0)).toBeGreaterThan(coldest(45, 1200));
-		expect(guessClimate(5, 100, 0).climate.lastFrost).toBeNull();
+		expect(guessClimate({ latitude: 5, longitude: 100, heightM: 0 }).climate.lastFrost).toBeNull();
 	});
 
 	it('refuses dates of the other hemisphere and half a year', () => {

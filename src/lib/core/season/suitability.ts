@@ -18,6 +18,7 @@ import {
 	soilFreezesIn
 } from './scenarios.js';
 import type { RecordClimate, Scenario } from './scenarios.js';
+import { usualDays } from './windows.js';
 import type { WindowRule } from './windows.js';
 
 /** What of a kind its windows ask for. */
@@ -179,26 +180,39 @@ export function openingsIn(
 		const end = s.first + s.low.length - 1;
 		return [{ opens: s.first, closes: end, bestFrom: s.first, bestTo: end }];
 	}
-	const opens = momentsIn(rule.opens, s, rc, kind, sightings);
-	const closes = momentsIn(rule.closes, s, rc, kind, sightings);
-	const after = (m: Moment, day: DayNumber) => momentsIn(m, s, rc, kind, sightings).find((d) => d >= day);
+	const days = (m: Moment) => momentsIn(m, s, rc, kind, sightings);
+	/** The day of a moment that belongs to an opening; its plain form where the rule does not come true that year. */
+	const near = (m: Moment, expected: DayNumber): DayNumber | null =>
+		nearest(days(m), expected) ?? (m.rule ? nearest(days({ from: m.from, days: m.days }), expected) : null);
+	const opens = days(rule.opens);
 	const found: Opening[] = [];
 	for (const [i, from] of opens.entries()) {
-		const shuts = closes.find((d) => d > from);
-		if (shuts === undefined) continue;
-		const next = opens[i + 1];
-		const to = next === undefined ? Math.min(shuts, from + 364) : Math.min(shuts, next - 1);
-		const bestFrom = rule.best ? Math.min(after(rule.best.from, from) ?? from, to) : from;
-		const bestTo = rule.best ? Math.max(bestFrom, Math.min(after(rule.best.to, bestFrom) ?? to, to)) : to;
+		const shuts = near(rule.closes, from + usualDays(rule.opens, rule.closes));
+		// Unknown beyond the end of the scenario; or it would shut before it opens: no opening this year.
+		if (shuts === null || shuts <= from) continue;
+		const to = Math.min(shuts, (opens[i + 1] ?? Infinity) - 1, from + 364);
+		const within = (m: Moment, least: DayNumber, otherwise: DayNumber) =>
+			Math.min(to, Math.max(least, near(m, from + usualDays(rule.opens, m)) ?? otherwise));
+		const bestFrom = rule.best ? within(rule.best.from, from, from) : from;
+		const bestTo = rule.best ? within(rule.best.to, bestFrom, to) : to;
 		found.push({ opens: from, closes: to, bestFrom, bestTo });
 	}
 	return found;
 }
 
-/** A window is not shut like a door: a week outside of it still half suits. Common practice, no source. */
-const EDGE = 7;
+/** Moments of one season lie within half a year of where they are expected. */
+const SAME_YEAR = 182;
+function nearest(days: readonly DayNumber[], expected: DayNumber): DayNumber | null {
+	let best: DayNumber | null = null;
+	for (const d of days)
+		if (Math.abs(d - expected) <= SAME_YEAR && (best === null || Math.abs(d - expected) < Math.abs(best - expected))) best = d;
+	return best;
+}
 
-/** How well a day suits one opening: 1 inside, falling over a week outside. */
+/** A window is not shut like a door: a week outside of it still half suits. Common practice, no source. */
+const EDGE = 14;
+
+/** How well a day suits one opening: 1 inside, falling to nothing over two weeks outside. */
 const suits = (o: Opening, day: DayNumber): number =>
 	day >= o.opens && day <= o.closes ? 1 : Math.max(0, 1 - (day < o.opens ? o.opens - day : day - o.closes) / EDGE);
 

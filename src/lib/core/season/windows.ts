@@ -1,7 +1,10 @@
 /** Windows: when a way suits, measured from moments of the garden's year. */
+import { dayInYear, daysRound, nearestDoy, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
+import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
-import { lastMoment, momentIn, nextMoment, sayMoment } from './moments.js';
+import { signedDays } from './growth.js';
+import { momentIn, sayMoment } from './moments.js';
 import type { Moment } from './moments.js';
 
 export interface WindowRule {
@@ -26,8 +29,6 @@ export interface OpenWindow {
 	closesSd: number;
 }
 
-const after = (m: Moment, day: DayNumber, c: Climate) => nextMoment(m, day, c);
-
 /** The wet season as a window. */
 const RAINY = (rains: { start: number; end: number }): WindowRule => ({
 	opens: { from: 'longest_day', days: 0, rule: { by: 'rains', edge: 'start' }, at: { doy: rains.start, sd: 12 } },
@@ -35,33 +36,56 @@ const RAINY = (rains: { start: number; end: number }): WindowRule => ({
 	no_frost: 'by_season'
 });
 
-/** Every opening of a window that touches [from, to], in order. */
+/**
+ * Every opening of a window that touches [from, to], in order, in the middle year of a climate. None where it would
+ * shut before it opens, or where what opens it does not come in most years.
+ */
 export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Climate): OpenWindow[] {
 	if (!c.lastFrost && c.rains && rule.no_frost === 'with_rains') return openings(RAINY(c.rains), from, to, c);
 	if (rule.no_frost !== 'by_season' && !c.lastFrost)
 		return [{ opens: from, closes: to, bestFrom: from, bestTo: to, opensSd: 0, closesSd: 0 }];
+	if (rule.opens.never) return [];
+	const open = dayOf(rule.opens, c);
+	const days = signedDays(open, dayOf(rule.closes, c), usualDays(rule.opens, rule.closes));
+	// It would shut before it opens: in this climate there is no such window.
+	if (days <= 0) return [];
+	const best = rule.best;
+	const bestFrom = best ? clamp(signedDays(open, dayOf(best.from, c), usualDays(rule.opens, best.from)), 0, days) : 0;
+	const bestTo = best ? clamp(signedDays(open, dayOf(best.to, c), usualDays(rule.opens, best.to)), bestFrom, days) : days;
 	const found: OpenWindow[] = [];
-	let opens = lastMoment(rule.opens, from, c);
-	while (opens <= to) {
-		const closes = after(rule.closes, opens + 1, c);
-		const next = after(rule.opens, opens + 1, c);
-		// A window that would outlast its year is one that in this climate never shuts well: clip it there.
-		const shut = Math.min(closes, next - 1);
-		const bestFrom = rule.best ? Math.min(after(rule.best.from, opens, c), shut) : opens;
-		const bestTo = rule.best ? Math.min(after(rule.best.to, bestFrom, c), shut) : shut;
-		if (shut >= from)
-			found.push({
-				opens,
-				closes: shut,
-				bestFrom,
-				bestTo,
-				opensSd: momentIn(rule.opens, c).sd,
-				closesSd: momentIn(rule.closes, c).sd
-			});
-		opens = next;
+	const edges = { opensSd: momentIn(rule.opens, c).sd, closesSd: momentIn(rule.closes, c).sd };
+	for (let year = yearOf(from) - 2; ; year++) {
+		const opens = dayInYear(year, open);
+		if (opens > to) return found;
+		// Leap years move an edge by a day against the other.
+		const edge = (after: number, m: Moment) => Math.max(opens, nearestDoy(opens + after, dayOf(m, c)));
+		const closes = edge(days, rule.closes);
+		if (closes < from) continue;
+		const bestOpens = best ? Math.min(closes, opens + bestFrom) : opens;
+		const bestCloses = best ? Math.min(closes, Math.max(bestOpens, bestTo === days ? closes : opens + bestTo)) : closes;
+		found.push({ opens, closes, bestFrom: bestOpens, bestTo: bestCloses, ...edges });
 	}
-	return found;
 }
+
+const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
+
+/** Usual day of the year of a moment, with its days before or after. */
+const dayOf = (m: Moment, c: Climate): number => wrapDoy(momentIn(m, c).doy + (m.at ? 0 : m.days));
+
+/** A garden with a real winter and a real summer, in which every window of the handbook has its right length: made up. */
+const TEMPERATE: Climate = {
+	latitude: 50,
+	longitude: 0,
+	coldestC: -12,
+	lastFrost: { doy: 115, sd: 10 },
+	firstFrost: { doy: 290, sd: 10 }
+};
+
+/** Days from one moment to another in such a garden: tells in any other whether the order still holds. */
+export const usualDays = (from: Moment, to: Moment): number => {
+	const plain = (m: Moment) => turning(m.from, TEMPERATE).doy + m.days;
+	return daysRound(plain(from), plain(to));
+};
 
 /** "from 45 days after the last frost to 40 days before the first frost". */
 export function sayRule(rule: WindowRule): string {

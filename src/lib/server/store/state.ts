@@ -97,12 +97,14 @@ export interface StockRow {
 	leave_reference: string | null;
 	from_batch: string | null;
 	since: string;
+	/** Day on which size and age were told last. */
+	told_on: string;
 	gone_on: string | null;
 	gone_why: string | null;
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-	leave_basis, leave_reference, from_batch, since, gone_on, gone_why`;
+	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why`;
 
 export async function stocks(db: Queryable, gardenId: string): Promise<StockRow[]> {
 	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`, [gardenId]);
@@ -116,12 +118,14 @@ export async function stockById(db: Queryable, gardenId: string, id: string): Pr
 
 export async function putStock(db: Queryable, gardenId: string, s: StockRow): Promise<void> {
 	await db.query(
-		`INSERT INTO stock (garden_id, ${STOCK}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)
+		`INSERT INTO stock (garden_id, id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
+			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, place_id = EXCLUDED.place_id, label = EXCLUDED.label,
 			count = EXCLUDED.count, size_cm = EXCLUDED.size_cm, age_years = EXCLUDED.age_years, condition = EXCLUDED.condition,
 			protection = EXCLUDED.protection, protected_until = EXCLUDED.protected_until, leave_basis = EXCLUDED.leave_basis,
 			leave_reference = EXCLUDED.leave_reference, from_batch = EXCLUDED.from_batch, since = EXCLUDED.since,
-			gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why`,
+			told_on = EXCLUDED.told_on, gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why`,
 		[
 			gardenId,
 			s.id,
@@ -138,6 +142,7 @@ export async function putStock(db: Queryable, gardenId: string, s: StockRow): Pr
 			s.leave_reference,
 			s.from_batch,
 			s.since,
+			s.told_on,
 			s.gone_on,
 			s.gone_why
 		]
@@ -237,10 +242,13 @@ interface BatchRow {
 	split_off: number;
 	lost: number;
 	lost_planted: number;
-	since: string | null;
 	last_on: string | null;
 	last_sign: string | null;
-	looked_on: string | null;
+	cohorts: Batch['cohorts'];
+	rooting: Batch['rootRecord'];
+	family: string | null;
+	inherited: Batch['inherited'];
+	stays: Batch['stays'];
 	treatment: Batch['treatment'];
 	container: string;
 	seen: Batch['seen'];
@@ -251,7 +259,7 @@ interface BatchRow {
 }
 
 const BATCH = `id, code, kind_id, way_id, stock_id, want_id, place_id, from_batch, status, planned_on, planned_count, struck_on, struck,
-	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, since, last_on, last_sign, looked_on, treatment, container, seen, looks, tray, foretold, entries`;
+	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, last_on, last_sign, cohorts, rooting, family, inherited, stays, treatment, container, seen, looks, tray, foretold, entries`;
 
 const asBatch = (r: BatchRow): Batch => ({
 	id: r.id,
@@ -277,10 +285,13 @@ const asBatch = (r: BatchRow): Batch => ({
 	splitOff: r.split_off,
 	lost: r.lost,
 	lostPlanted: r.lost_planted,
-	since: r.since,
 	lastOn: r.last_on,
 	lastSign: r.last_sign,
-	lookedOn: r.looked_on,
+	cohorts: r.cohorts,
+	rootRecord: r.rooting,
+	family: r.family ?? r.id,
+	inherited: r.inherited,
+	stays: r.stays,
 	treatment: r.treatment,
 	container: r.container,
 	seen: r.seen,
@@ -313,7 +324,7 @@ export async function batchByCode(db: Queryable, gardenId: string, code: string)
 export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
 	await db.query(
 		`INSERT INTO batch (garden_id, ${BATCH}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17,
-			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35)
+			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35, $36, $37, $38)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET (${BATCH}) = ROW (EXCLUDED.${BATCH.split(',')
 				.map((c) => c.trim())
 				.join(', EXCLUDED.')})`,
@@ -342,10 +353,13 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			b.splitOff,
 			b.lost,
 			b.lostPlanted,
-			b.since,
 			b.lastOn,
 			b.lastSign,
-			b.lookedOn,
+			JSON.stringify(b.cohorts),
+			JSON.stringify(b.rootRecord),
+			b.family,
+			JSON.stringify(b.inherited),
+			JSON.stringify(b.stays),
 			JSON.stringify(b.treatment),
 			b.container,
 			JSON.stringify(b.seen),

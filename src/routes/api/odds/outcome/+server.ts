@@ -8,6 +8,7 @@ import { outcomeRequest } from '$lib/server/oddsSchema.js';
 export const POST: RequestHandler = async ({ request }) => {
 	const body = await readBody(request, outcomeRequest);
 	if (body instanceof Response) return body;
-	const pmf = outcome(body.stages, body.struck);
-	return json({ mean: expected(body.stages, body.struck), quantiles: quantilesOf(pmf), pmf: [...pmf] });
+	const stages = body.stages.map((s) => ({ ...s, rho: body.correlation }));
+	const pmf = outcome(stages, body.struck);
+	return json({ mean: expected(stages, body.struck), quantiles: quantilesOf(pmf), pmf: [...pmf] });
 };

@@ -7,6 +7,7 @@ import { strikeRequest } from '$lib/server/oddsSchema.js';
 export const POST: RequestHandler = async ({ request }) => {
 	const body = await readBody(request, strikeRequest);
 	if (body instanceof Response) return body;
-	const answer = strike(body.stages, body.target, body.confidence);
+	const stages = body.stages.map((s) => ({ ...s, rho: body.correlation }));
+	const answer = strike(stages, body.target, body.confidence);
 	return answer.ok ? json(answer.value) : problem(answer.problem);
 };

@@ -23,7 +23,7 @@
 <h1>How it is done, and when, here</h1>
 <p class="text-faded">
 	{data.kinds.length} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
-	it open.
+	it open. <a href="{base}/handbook/sources">What the figures rest on</a>.
 </p>
 <div class="mt-4 flex flex-wrap items-end gap-4">
 	<div class="w-full max-w-sm">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { addDays, dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import { sayAge } from '$lib/ui/say.js';
@@ -22,9 +23,7 @@
 		<p class="text-faded">
 			{sayDate(data.viewed)}, in the order you walk{data.isToday ? '' : ', if nothing else is done until then'}.
 			{round.sky.soil}
-			{#if round.sky.rain !== null && round.sky.rain >= 0.3}Rain tomorrow: {round.sky.rain > 0.97
-					? 'almost sure'
-					: `${Math.min(9, Math.round(round.sky.rain * 10))} in 10`}.{/if}
+			{#if round.sky.rain !== null && round.sky.rain >= 0.3}{capital(sayThat(round.sky.rain, 'it rains tomorrow'))}.{/if}
 			{#if round.sky.damp.length}Dull and damp, good for cutting and planting: {round.sky.damp
 					.map((d) => sayDate(d.on, false))
 					.join(', ')}.{/if}

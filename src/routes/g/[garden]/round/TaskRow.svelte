@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayOddsShort } from '$lib/core/odds/words.js';
 	/** One piece of work: what, why, and one tap to log it; the rest opens when asked for. */
 	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
@@ -39,7 +40,7 @@
 						>{task.code}</span
 					>{/if}
 				{#if frost}<span class="ml-1 bg-frost/25 px-1.5 text-base font-normal whitespace-nowrap"
-						>{task.chance! > 0.95 ? 'almost sure' : `${Math.min(9, Math.max(1, Math.round(task.chance! * 10)))} in 10`}</span
+						>{sayOddsShort(task.chance!)}</span
 					>{/if}
 			</p>
 			<p class="note">

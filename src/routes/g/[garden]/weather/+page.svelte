@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { capital, sayOddsShort } from '$lib/core/odds/words.js';
 	/**
 	 * Who: the gardener at the table, or with the phone before going out. Question: what has the season done,
 	 * and what will the nights do? Computes: odds of frost by night, frost dates, warmth and chill against the
@@ -18,10 +19,8 @@
 	const units = $derived(data.garden.units);
 	const t = (c: number) => sayTemperature(c, units);
 	const shown = (c: number) => Math.round((units.temperature === 'F' ? toFahrenheit(c) : c) * 10) / 10;
-	/** 1 to 9: never all, never none. */
-	const tenths = (p: number) => Math.min(9, Math.max(1, Math.round(p * 10)));
 	const minus = (n: number) => String(n).replace('-', '−');
-	const odds = (p: number) => (p >= 0.97 ? 'almost sure' : p <= 0.03 ? '–' : `${tenths(p)} in 10`);
+	const odds = (p: number) => (p < 0.005 ? '–' : sayOddsShort(p));
 	const none = $derived(1 - v.frost[0]!.soon);
 	const worst = $derived([...v.nights].sort((a, b) => b.freeze - a.freeze)[0]!);
 	const QUANTILES = ['1 year in 10', 'every other year', '9 years in 10'];
@@ -152,7 +151,7 @@
 	<div>
 		<h1>Weather{data.isToday ? '' : ` from ${sayDate(data.viewed)}`}</h1>
 		<p class="mt-2">
-			<span class="figure">{1 - none > 0.97 ? 'Almost sure' : 1 - none < 0.03 ? 'Hardly' : `${tenths(1 - none)} in 10`}</span>
+			<span class="figure">{capital(sayOddsShort(1 - none))}</span>
 			<span class="unit"
 				>that a night of the next ten freezes{worst.freeze > 0.03 ? `; likeliest ${sayDate(worst.on, false)}` : ''}</span
 			>

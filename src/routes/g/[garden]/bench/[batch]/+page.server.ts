@@ -17,6 +17,7 @@ import * as state from '$lib/server/store/state.js';
 import { vesselsOf } from '$lib/server/mixing.js';
 import { lineage } from '$lib/server/lineage.js';
 import { wantViews } from '$lib/server/wants.js';
+import { inHand, partOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 
 export const load: PageServerLoad = async ({ params, url }) => {
@@ -34,7 +35,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const [places, story, want, stock, parent] = await Promise.all([
 			state.places(db, garden.id),
 			entriesOf(db, garden.id, 'batch', row.id),
-			row.wantId ? wantViews(garden, row.wantId).then((w) => w[0] ?? null) : null,
+			row.wantId ? wantViews(garden, row.wantId, { brief: true }).then((w) => w[0] ?? null) : null,
 			row.stockId ? state.stockById(db, garden.id, row.stockId) : null,
 			row.fromBatch ? state.batchById(db, garden.id, row.fromBatch) : null
 		]);
@@ -186,9 +187,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 		}
 		case 'split': {
 			const to = uuidv5('split', frame.id);
-			// The furthest on go first, as the fold takes them.
-			const potted = Math.min(count, b.potted);
-			const rooted = Math.min(count - potted, b.rooted);
+			const part = partOf(b, Math.min(count, inHand(b)));
 			return [
 				act('batch.split', { count, to }),
 				{
@@ -204,10 +203,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 						stock_id: b.stockId,
 						want_id: b.wantId,
 						place_id: f.textOrNull('place_id') ?? b.placeId,
-						unrooted: Math.max(0, count - potted - rooted),
-						rooted,
-						potted,
-						wintered: b.winteredOn !== null,
+						...part,
 						struck_on: b.struckOn ?? frame.on,
 						treatment: b.treatment,
 						container: b.container

@@ -76,7 +76,7 @@
 	<p class="mt-1 max-w-prose text-lg" data-testid="rooting">{r.sentence}</p>
 	<div class="mt-3 max-w-xl"><Chart {title} {option} height={210} /></div>
 	<p class="note mt-1">
-		{today - struck} days since the strike; by the warmth there they count for {Math.round(r.warmth)} of the handbook’s.
+		{today - struck} days since the strike, as good as {Math.round(r.warmth)} of the handbook’s days where it stood.
 		{r.looks.length
 			? `Its own looks say: ${slow}. Diamonds are counts.`
 			: 'No roots have been counted yet: this is by the way’s odds and the warmth alone.'}

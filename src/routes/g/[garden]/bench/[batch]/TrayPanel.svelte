@@ -2,7 +2,7 @@
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
 	import { trialSentence } from '$lib/core/evidence/trial.js';
 	import { byGroup, byRow, dealOut } from '$lib/core/ledger/tray.js';
-	import type { Batch } from '$lib/core/ledger/foldBatch.js';
+	import type { Batch } from '$lib/core/ledger/batch.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';

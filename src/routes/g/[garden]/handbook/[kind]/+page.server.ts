@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ params, url }) => {
 		const printed = handbook().kinds.get(params.kind);
 		if (!printed) error(404, { message: 'The handbook does not know that kind.', code: 'kind.unknown' });
 		const kind = (await kindsOf(garden)).get(params.kind)!;
-		const record = await recordOf(garden.id);
+		const record = await recordOf(garden);
 		const season = await seasonOf(garden);
 		const own = new Map(
 			(await state.figures(database(), garden.id)).filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value])

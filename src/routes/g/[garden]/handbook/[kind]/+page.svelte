@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayShare } from '$lib/core/odds/words.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -101,7 +102,7 @@
 {#if k.winter.shelters.length > 1 || k.winter.shelters[0]?.in !== 'ground'}
 	<ul class="mt-1 list-disc pl-6">
 		{#each k.winter.shelters as s (s.in)}<li>
-				{s.in.replace('_', ' ')}: about {Math.round(s.chance * 10)} in 10 come through. {s.say}
+				{s.in.replace('_', ' ')}: {sayShare(s.chance)} come through. {s.say}
 			</li>{/each}
 	</ul>
 {/if}

@@ -44,8 +44,11 @@ export const load: PageServerLoad = async ({ params, url }) => {
 					ways: planned.plan.ways.map((w) => {
 						const profile = ways.get(w.wayId)!;
 						const way = handbook().ways.get(profile.way)!;
+						const hinge = w.best?.hinge ?? null;
 						return {
 							...w,
+							stageWeight: hinge && (profile.stages.find((x) => x.to === hinge.stage)?.weight ?? null),
+							hinge: hinge && { ...hinge, source: handbook().sources.get(hinge.src)?.name ?? hinge.src },
 							name: way.name,
 							pieces: way.piece,
 							window: sayRule(profile.window),

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
+	import { capital, sayOdds, sayShare } from '$lib/core/odds/words.js';
 	import { sayMinutes, sayVolume } from '$lib/core/units/index.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -11,6 +11,7 @@
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { HINGE_WORDS, money, PLACE_WORDS, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
+	const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 	let { data }: { data: PageData } = $props();
 
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -110,7 +111,7 @@
 								? `${b.planned} planned for ${sayDate(b.on)}`
 								: `${b.struck} struck ${sayDate(b.on)}, ${b.inHand} in hand`}</span
 						>
-						{#if b.inTime < 0.95}<span class="text-madder">in time {sayOdds(b.inTime)}</span>{/if}
+						{#if b.inTime < 0.95}<span class="text-madder">{sayShare(b.inTime)} in time</span>{/if}
 					</a>
 				</li>
 			{/each}
@@ -224,10 +225,17 @@
 									</p>
 									<p class="mt-1">
 										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(iso(w.best.ready.quick), iso(w.best.ready.slow))}).
-										{#if w.best.inTime < 1}In time {sayOdds(w.best.inTime)}.{/if}
+										{#if w.best.inTime < 0.995}{capital(sayShare(w.best.inTime))} of them are ready in time.{/if}
 										{#if w.lastSafe !== null}Last safe day {sayDate(iso(w.lastSafe))}.{/if}
 										{#if !w.best.inBest}Outside the best weeks of its window, but in it.{/if}
 									</p>
+									{#if w.hinge}<p class="mt-1">
+											It hangs most on {HINGE_WORDS[w.hinge.stage]}: {sayShare(w.hinge.chance)}, as well known as from {Math.round(
+												w.hinge.weight
+											)} pieces counted{w.hinge.weight > (w.stageWeight ?? Infinity) + 0.5
+												? ', your own among them'
+												: ` (${lower(w.hinge.source)})`}.
+										</p>{/if}
 									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
 											<strong>Binds:</strong>
 											{bind.sentence}

@@ -7,7 +7,7 @@ import { gardenOr404, guarded } from '$lib/server/forms.js';
 import { handbook } from '$lib/server/handbook.js';
 import { stockViews } from '$lib/server/stock.js';
 import * as state from '$lib/server/store/state.js';
-import { oddsFor } from '$lib/server/wants.js';
+import { stageOdds } from '$lib/core/evidence/evidence.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
 import { learntFactor } from '$lib/core/material/foretold.js';
@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		const [stock] = await stockViews(garden, dayNumber(garden.today), params.stock);
 		if (!stock) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
 		const kind = (await kindsOf(garden)).get(stock.kind_id)!;
-		const record = await recordOf(garden.id);
+		const record = await recordOf(garden);
 		const taken = (await state.batchesFrom(database(), garden.id, [stock.id])).filter(
 			(b) => b.foretold !== null && b.struckOn !== null
 		);
@@ -41,14 +41,14 @@ export const load: PageServerLoad = async ({ params }) => {
 				const way = handbook().ways.get(w.way)!;
 				const past = taken.filter((b) => b.wayId === w.id).map((b) => ({ code: b.code, foretold: b.foretold!, had: b.struck }));
 				const gives = stock.gives.find((g) => g.wayId === w.id)!;
-				const odds = oddsFor(kind, w.id, record.of(kind.id, w.id)).get(w.stages[0]!.to);
+				const odds = stageOdds(w.stages[0]!, record.of(kind.id, w.id));
 				return {
 					id: w.id,
 					wayId: w.way,
 					name: way.name,
 					piece: way.piece,
 					cut: cutOf(way, w),
-					chance: odds ? Math.min(0.97, meanOf(odds)) : w.stages[0]!.chance,
+					chance: Math.min(0.97, meanOf(odds)),
 					usual: w.gives,
 					now: gives.now,
 					open: gives.open,

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayShare } from '$lib/core/odds/words.js';
 	/** Stems, measured or usual, and the best cuts along each. */
 	import type { Cut } from '$lib/core/handbook/benchSchema.js';
 	import { drawStem } from '$lib/core/draw/index.js';
@@ -150,7 +151,7 @@
 								><strong>{k + 1}</strong>
 								{say(piece.end - piece.start)}, {piece.to - piece.from + 1} nodes{piece.isTip ? ', with the tip' : ''}</span
 							>
-							<span class="text-faded">about {Math.round(piece.chance * 10)} in 10 root</span>
+							<span class="text-faded">{sayShare(piece.chance)} root</span>
 						</li>{/each}
 				</ol>
 			{/if}

@@ -1,0 +1,64 @@
+/**
+ * Winter as one hazard: what a kind bears, against what its place offers, for as long as it lasts. A whole winter at
+ * the place that a way means is the way's figure; another place multiplies its hazard as the kind's shelters stand to
+ * each other, and outdoors the coldest night is set against the kind's hardiness.
+ */
+import type { Kind } from '../handbook/schema.js';
+import type { Belief } from '../odds/belief.js';
+import { gridFor } from '../odds/chanceGrid.js';
+
+/** Where plants spend a winter: a kind of place of the garden. */
+export type WinterPlace = string;
+
+/** Under the sky. A frame stands between: its glass is worth some degrees. */
+const OUTDOORS: ReadonlySet<string> = new Set(['bed', 'hedge', 'slope', 'nursery_row', 'bench']);
+/** Roots in a pot above the ground freeze through: so many degrees less than the kind bears in the ground. Own judgement. */
+const POTTED_LESS_C = 5;
+const IN_POTS: ReadonlySet<string> = new Set(['bench']);
+/** Half die of a coldest night at the kind's hardiness; so many degrees more or less change the odds e-fold. Own judgement. */
+const COLD_STEP_C = 2.5;
+
+export interface WinterAt {
+	kind: Pick<Kind, 'winter' | 'hardiness_c'>;
+	/** Null: as the way means it. */
+	place: WinterPlace | null;
+	/** Lowest night of an average winter outdoors, °C. */
+	coldestC: number;
+}
+
+/** Chance that the coldest night is borne, 0–1; 1 under a roof. */
+export function bearsCold({ kind, place, coldestC }: WinterAt): number {
+	if (place === null || !OUTDOORS.has(place)) return 1;
+	const hardy = kind.hardiness_c.v + (IN_POTS.has(place) ? POTTED_LESS_C : 0);
+	return 1 / (1 + Math.exp(-(coldestC - hardy) / COLD_STEP_C));
+}
+
+/** How many times the hazard of the best shelter a place has for the kind; 1 where nothing is known of it. */
+function relativeHazard(kind: WinterAt['kind'], place: WinterPlace | null): number {
+	if (place === null) return 1;
+	const as = OUTDOORS.has(place) ? 'ground' : place;
+	const here = kind.winter.shelters.find((s) => s.in === as);
+	const best = kind.winter.shelters.reduce((c, s) => Math.max(c, s.chance), 0);
+	return here && best > 0 ? Math.log(here.chance) / Math.log(best) : 1;
+}
+
+/** A whole winter's chance at a place, from the chance where the way means it. */
+export const chanceAt = (usual: number, at: WinterAt): number =>
+	Math.min(0.9999, Math.max(0.0001, usual ** relativeHazard(at.kind, at.place) * bearsCold(at)));
+
+/** The way's odds of a whole winter, as they are at a place: the same weight about another mean. */
+export function winterBelief(usual: Belief, at: WinterAt): Belief {
+	const weight = usual.alpha + usual.beta;
+	const mean = chanceAt(usual.alpha / weight, at);
+	return { ...usual, alpha: mean * weight, beta: (1 - mean) * weight };
+}
+
+/** Points over a winter's chance: enough for a power of it. */
+const POINTS = 21;
+
+/** Chance to come through so many winters (part of one for its part), when the chance of one is only known as a Beta. */
+export function throughWinters(one: Belief, winters: number): number {
+	if (winters <= 0) return 1;
+	const { p, w } = gridFor(one, POINTS);
+	return p.reduce((sum, chance, i) => sum + w[i]! * chance ** winters, 0);
+}

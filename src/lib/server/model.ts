@@ -1,0 +1,290 @@
+/**
+ * The one model of a garden's batches, joined from what is stored: every screen that tells a count, a date or a chance
+ * of a batch or a want asks here.
+ */
+import { kindsOf, recordOf, wayIn } from './context.js';
+import type { Garden, RecordOf } from './context.js';
+import { database } from './db.js';
+import { clockOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
+import type { RootingView } from './rooting.js';
+import { seasonOf } from './season.js';
+import type { Season } from './season.js';
+import * as state from './store/state.js';
+import { readingsSince } from './store/weather.js';
+import { addDays, dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { stageOdds } from '$lib/core/evidence/evidence.js';
+import type { Tallies } from '$lib/core/evidence/tally.js';
+import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
+import { tallied } from '$lib/core/ledger/index.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import type { Belief } from '$lib/core/odds/belief.js';
+import type { Beta } from '$lib/core/odds/beta.js';
+import type { Rooting } from '$lib/core/odds/rooting.js';
+import { beliefsOf } from '$lib/core/plan/beliefs.js';
+import { calendarClock, growthClock } from '$lib/core/plan/clock.js';
+import type { Clock } from '$lib/core/plan/clock.js';
+import { forecastFrom, prepare, usualOf } from '$lib/core/plan/forecast.js';
+import type { Forecast, ForecastOf, Prepared, Standing } from '$lib/core/plan/forecast.js';
+import type { WantBatch } from '$lib/core/plan/wantOdds.js';
+import { chanceAt, winterBelief } from '$lib/core/plan/winter.js';
+import type { WinterAt } from '$lib/core/plan/winter.js';
+
+export interface Model {
+	garden: Garden;
+	today: DayNumber;
+	kinds: Map<string, Kind>;
+	places: state.PlaceRow[];
+	season: Season;
+	record: RecordOf;
+	/** Changes whenever the season, the places, their temperatures or the correlation do. */
+	state: string;
+	/** Mean temperature of a day at a place. */
+	means: ReturnType<typeof meansOf>;
+}
+
+export async function modelOf(garden: Garden): Promise<Model> {
+	const db = database();
+	const [kinds, places, season, readings, record] = await Promise.all([
+		kindsOf(garden),
+		state.places(db, garden.id),
+		seasonOf(garden),
+		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
+		recordOf(garden)
+	]);
+	const told = [...readings].map(([place, days]) => [place, days.size, days.get(dayNumber(garden.today))]);
+	return {
+		garden,
+		today: dayNumber(garden.today),
+		kinds,
+		places,
+		season,
+		record,
+		state: JSON.stringify([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
+		means: meansOf(places, readings, season.sky)
+	};
+}
+
+/** Where the pieces stand. A planned batch stands unstruck on its day, or today if that has gone by. */
+export function standingOf(b: Batch, today: DayNumber): Standing {
+	if (b.status === 'planned') {
+		const on = Math.max(today, dayNumber(b.plannedOn!));
+		return { cohorts: [{ stage: 'unrooted', count: b.plannedCount, since: on, aliveOn: on }], planted: 0, struckOn: on };
+	}
+	return {
+		cohorts: b.cohorts.map((c) => ({
+			stage: c.stage,
+			count: c.count,
+			since: dayNumber(c.since),
+			aliveOn: dayNumber(c.aliveOn)
+		})),
+		planted: b.planted - b.lostPlanted,
+		struckOn: dayNumber(b.struckOn!)
+	};
+}
+
+/** A batch with its kind and way, its odds and its clock: what every question of it starts from. */
+export interface Known {
+	batch: Batch;
+	kind: Kind;
+	way: WayProfile;
+	odds: Map<StageName, Belief>;
+	clock: Clock;
+	rooting: Rooting | null;
+	standing: Standing;
+	winter: WinterAt | null;
+}
+
+/**
+ * Where a batch stands in winter; null where its place is not known. Until winter is there it is taken to be brought
+ * where its way means it, for the round asks for that; in winter it is where it is.
+ */
+function winterPlace(m: Model, kind: Kind, placeId: string | null): WinterAt | null {
+	if (m.season.usual.standstills(m.today, m.today).length === 0) return null;
+	const place = m.places.find((p) => p.id === placeId)?.kind ?? null;
+	return place === null ? null : { kind, place, coldestC: m.garden.climate.coldestC };
+}
+
+/** Batches whose counts are of the same pieces' chances: themselves, and what they were split from. */
+const kinOf = (batches: readonly Batch[]): string[] => [
+	...new Set(batches.flatMap((b) => [b.id, b.family, b.fromBatch ?? b.id]))
+];
+
+/** Mean temperature of a day where the batch stood on it: a move changes what is to come, not what has been. */
+function meanWhereItStood(m: Model, b: Batch): (day: DayNumber) => number {
+	const stays = b.stays.map((s) => ({ from: dayNumber(s.from), mean: m.means(s.placeId) }));
+	const now = m.means(b.placeId);
+	return (day) => (stays.findLast((s) => s.from <= day)?.mean ?? stays[0]?.mean ?? now)(day);
+}
+
+/** What a batch showed itself, with what its pieces showed before they were split off. */
+const ownCounts = (b: Batch): Tallies => tallied(b.inherited, b.seen);
+
+/**
+ * Null when kind or way is not (any more) in the handbook.
+ *
+ * @param others what the other batches of the way are worth; without this one, if nothing is said
+ */
+export function known(m: Model, b: Batch, others?: Tallies): Known | null {
+	const kind = m.kinds.get(b.kindId);
+	const way = wayIn(kind, b.wayId);
+	if (!kind || !way) return null;
+	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]));
+	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
+	const key = [
+		m.state,
+		b.id,
+		b.entries,
+		b.status,
+		b.placeId,
+		b.unrooted,
+		JSON.stringify([worth, way.stages, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])
+	].join(' ');
+	let k = recent.get(key);
+	if (!k) {
+		if (recent.size > MOST_RECENT) recent.clear();
+		recent.set(key, (k = reckoned(m, b, kind, way, worth)));
+	}
+	return k;
+}
+
+const recent = new Map<string, Known>();
+const MOST_RECENT = 4_000;
+
+function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallies): Known {
+	const odds = beliefsOf(way, worth, m.record.rho, ownCounts(b));
+	const winter = winterPlace(m, kind, b.placeId);
+	const usual = odds.get('wintered');
+	if (usual && winter) odds.set('wintered', winterBelief(usual, winter));
+	const stage = way.stages.find((s) => s.to === 'rooted');
+	const standing = standingOf(b, m.today);
+	const clock =
+		b.status === 'planned'
+			? stage?.grows === 'season'
+				? growthClock(standing.struckOn, m.season.usual)
+				: calendarClock(standing.struckOn)
+			: clockOf(b, way, m.season.usual, meanWhereItStood(m, b));
+	const first = odds.get('rooted');
+	const rooting = first ? rootingSeenOf(b, way, { ...first, passed: 0, failed: 0 }, clock) : null;
+	// Looks tell of the pieces that have rooted and died as well: their counts are not told twice.
+	if (rooting) odds.set('rooted', { ...first!, passed: 0, failed: 0 });
+	return { batch: b, kind, way, odds, clock, rooting, standing, winter };
+}
+
+function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
+	const { winter } = k;
+	return {
+		kind: k.kind,
+		way: k.way,
+		standing: k.standing,
+		odds: k.odds,
+		rooting: k.rooting,
+		clock: k.clock,
+		today: k.batch.status === 'planned' ? Math.max(m.today, k.standing.struckOn) : m.today,
+		due,
+		winterAt: winter ? (usual) => chanceAt(usual, winter) : undefined,
+		years: m.season.years(k.kind),
+		season: m.season.usual
+	};
+}
+
+export const preparedOf = (m: Model, k: Known, due: DayNumber | null): Prepared => prepare(asked(m, k, due));
+
+const forecasts = new WeakMap<Known, Forecast>();
+/** What a batch comes to in the end, however late. */
+export function forecastOf(m: Model, k: Known): Forecast {
+	let f = forecasts.get(k);
+	if (!f) forecasts.set(k, (f = forecastFrom(preparedOf(m, k, null))));
+	return f;
+}
+
+const planted = new WeakMap<Known, { on: DayNumber | null }>();
+/** Day on which most of a batch is usually planted: the same as its forecast tells, without the odds. */
+export function usuallyPlanted(m: Model, k: Known): DayNumber | null {
+	let found = planted.get(k);
+	if (!found) planted.set(k, (found = { on: usualOf(asked(m, k, null))?.planted ?? null }));
+	return found.on;
+}
+
+const views = new WeakMap<Known, RootingView>();
+/** Is it rooted yet? Null when nothing is left to root. The curve is for one batch's own page. */
+export function rootingViewOf(m: Model, k: Known, withCurve: boolean): RootingView | null {
+	if (!k.rooting) return null;
+	if (withCurve) return rootingView(m.garden, k.batch, k.clock, k.rooting, true);
+	let view = views.get(k);
+	if (!view) views.set(k, (view = rootingView(m.garden, k.batch, k.clock, k.rooting, false)));
+	return view;
+}
+
+/** The batches of a want: as its odds are reckoned, and each with its own forecast by the due day. */
+export interface WantParts {
+	parts: WantBatch[];
+	each: { batch: Batch; part: WantBatch; forecast: Forecast }[];
+}
+
+/** Counts that are the batches' own: where a part was split off and the rest is not among them, its past as well. */
+const countsOfKin = (kin: readonly Batch[]): Tallies[] =>
+	kin.flatMap((b) => (kin.some((o) => o.id !== b.id && o.id === b.fromBatch) ? [b.seen] : [b.seen, b.inherited]));
+
+/**
+ * Batches of one way share its mean chances, taught by what the garden's other batches showed. Parts of one strike
+ * that stand alike share their chances whole: they count as the one batch that they were.
+ */
+export function wantParts(m: Model, batches: readonly Batch[], due: DayNumber): WantParts {
+	const each: WantParts['each'] = [];
+	const parts: WantBatch[] = [];
+	const ways = new Map<string, Batch[]>();
+	for (const b of batches) ways.set(`${b.kindId} ${b.wayId}`, [...(ways.get(`${b.kindId} ${b.wayId}`) ?? []), b]);
+	for (const [way, kin] of ways) {
+		const [first] = kin;
+		const others = m.record.of(first!.kindId, first!.wayId, kinOf(kin));
+		const all = m.record.of(first!.kindId, first!.wayId);
+		const families = new Map<string, Known[]>();
+		for (const b of kin) {
+			const k = known(m, b, others);
+			if (!k) continue;
+			const key = `${b.family} ${k.winter?.place ?? ''}`;
+			families.set(key, [...(families.get(key) ?? []), k]);
+		}
+		const asPart = (k: Known): WantBatch => {
+			const betas = (worth: Tallies): Map<StageName, Beta> => new Map(k.way.stages.map((s) => [s.to, stageOdds(s, worth)]));
+			return { way, means: betas(others), likely: betas(all), prepared: preparedOf(m, k, due) };
+		};
+		for (const family of families.values()) {
+			const own = family.map(asPart);
+			family.forEach((k, i) => each.push({ batch: k.batch, part: own[i]!, forecast: forecastFrom(own[i]!.prepared) }));
+			parts.push(family.length === 1 ? own[0]! : asPart(joined(m, family, others)));
+		}
+	}
+	return { parts, each };
+}
+
+/** Parts of one strike as the one batch that they are: all their pieces, all that they showed. */
+function joined(m: Model, parts: readonly Known[], others: Tallies): Known {
+	const root = parts[0]!;
+	const batches = parts.map((k) => k.batch);
+	const standing: Standing = {
+		cohorts: parts.flatMap((k) => k.standing.cohorts),
+		planted: parts.reduce((n, k) => n + k.standing.planted, 0),
+		struckOn: root.standing.struckOn
+	};
+	const whole: Batch = {
+		...root.batch,
+		seen: tallied(...countsOfKin(batches)),
+		inherited: {},
+		unrooted: batches.reduce((n, b) => n + b.unrooted, 0),
+		rootRecord: joinedRooting(batches)
+	};
+	return { ...known(m, whole, others)!, standing };
+}
+
+/** What the others' pieces went through, then the part with most left to root: its last epoch is the open one. */
+function joinedRooting(batches: readonly Batch[]): Batch['rootRecord'] {
+	const order = [...batches].sort((a, b) => a.unrooted - b.unrooted);
+	const last = order.at(-1)!;
+	const rooted = batches.find((b) => b.rootRecord.own === 0);
+	// The past of parts is told once: by the batch that stayed, or by the first part if that is not here.
+	const past = rooted ? [] : batches[0]!.rootRecord.epochs.slice(0, batches[0]!.rootRecord.own);
+	const own = order.flatMap((b) => b.rootRecord.epochs.slice(b.rootRecord.own));
+	return { epochs: [...past, ...own], own: 0, signs: last.rootRecord.signs };
+}

@@ -1,0 +1,54 @@
+<script lang="ts">
+	/** Where the handbook's figures come from: how many rest on what, and what a remembered chance is taken to be worth. */
+	import { plural } from '$lib/ui/say.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const share = (n: number) => `${Math.round((100 * n) / Math.max(1, data.total))} of 100`;
+	const remembered = $derived(data.sources.find((s) => s.id === 'memory')?.count ?? 0);
+</script>
+
+<svelte:head><title>Sources · {data.garden.name}</title></svelte:head>
+<p class="note"><a href="{base}/handbook">Handbook</a></p>
+<h1>
+	{remembered > data.total / 2
+		? 'Most figures are from memory: your own counts soon outweigh them'
+		: 'What the handbook’s figures rest on'}
+</h1>
+<p class="mt-2 max-w-prose">
+	Of {data.total.toLocaleString('en')} figures. A chance counts as if so many pieces had been counted; what you count yourself is added
+	to it, and any figure can be replaced by your own on its kind’s page.
+</p>
+<ul class="mt-4">
+	{#each data.sources as s (s.id)}
+		<li class="border-t border-rule py-3">
+			<div class="grid gap-x-6 sm:grid-cols-[9rem_1fr]">
+				<p>
+					<span class="figure">{s.count.toLocaleString('en')}</span>
+					<span class="unit">{s.count === 1 ? 'figure' : 'figures'}</span>
+					{#if s.count > 0}<br /><span class="note">{share(s.count)}</span>{/if}
+				</p>
+				<div>
+					<h2 class="text-lg">{s.name}</h2>
+					{#if s.note}<p class="note">{s.note}</p>{/if}
+					{#if s.weight !== null}<p>
+							{plural(s.chances, ['chance', 'chances'])} among them, each worth about {Math.round(s.weight)} counted pieces.
+						</p>{/if}
+					{#if s.count === 0}<p class="note">Named beside a rule or a table, not beside a kind’s figure.</p>{/if}
+					{#if s.kinds.length}
+						<details>
+							<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+								>Which figures of {plural(s.kinds.length, ['kind', 'kinds'])}</summary
+							>
+							<ul class="max-w-prose">
+								{#each s.kinds as k (k.id)}<li class="py-1">
+										<a href="{base}/handbook/{k.id}">{k.common}</a>: <span class="note">{k.figures.join('; ')}</span>
+									</li>{/each}
+							</ul>
+						</details>
+					{/if}
+				</div>
+			</div>
+		</li>
+	{/each}
+</ul>
