@@ -4,7 +4,7 @@ import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import { beliefsOf } from '$lib/core/plan/beliefs.js';
 import { calendarClock } from '$lib/core/plan/clock.js';
-import type { ForecastOf } from '$lib/core/plan/forecast.js';
+import type { ForecastOf } from '$lib/core/plan/timing.js';
 import type { PlanRequest } from '$lib/core/plan/options.js';
 import { yearOfSeason } from '$lib/core/plan/walk.js';
 import type { Year } from '$lib/core/plan/walk.js';

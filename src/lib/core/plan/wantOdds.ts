@@ -7,8 +7,8 @@ import { atLeast, meanCount, quantilesOf } from '../odds/strike.js';
 import type { Quantiles } from '../odds/strike.js';
 import { sumOf } from '../odds/sum.js';
 import type { StageName } from '../handbook/schema.js';
-import { countsGiven, countsOf } from './forecast.js';
-import type { Prepared } from './forecast.js';
+import { countsGiven, countsOf } from './counts.js';
+import type { Prepared } from './timing.js';
 
 export interface WantOdds {
 	probability: number;
