@@ -58,17 +58,20 @@ function thom(mean: number, meanLog: number): { shape: number; scale: number } {
 	return { shape, scale: mean / shape };
 }
 
-/** Fits the generator to a record. Days of which something is unknown are passed over. */
-export function fitGenerator(r: DailyRecord): GeneratorModel {
-	const n = r.low.length;
-	const doys = doysFrom(r.first, n);
-	const wet = new Int8Array(n).fill(-1);
-	for (let i = 0; i < n; i++) if (!Number.isNaN(r.rain[i]!)) wet[i] = r.rain[i]! >= WET_MM ? 1 : 0;
+/** −1 where rain was not read, else whether the day was wet. */
+function wetDays(rain: Float64Array): Int8Array {
+	return Int8Array.from(rain, (mm) => (Number.isNaN(mm) ? -1 : mm >= WET_MM ? 1 : 0));
+}
 
-	// Rain: transitions and amounts by month.
+/** Rain: chances of a wet day by the day before, and the gamma amounts, month by month and smoothed. */
+function fitRain(
+	rain: Float64Array,
+	wet: Int8Array,
+	doys: ArrayLike<number>
+): Pick<GeneratorModel, 'wetAfter' | 'shape' | 'scale'> {
 	const after = [0, 1].map(() => Array.from({ length: MONTHS }, () => ({ wet: 0, all: 0 })));
 	const amounts = Array.from({ length: MONTHS + 1 }, () => ({ n: 0, sum: 0, logs: 0 }));
-	for (let i = 0; i < n; i++) {
+	for (let i = 0; i < rain.length; i++) {
 		const m = monthOf(doys[i]!);
 		if (i > 0 && wet[i]! >= 0 && wet[i - 1]! >= 0) {
 			const cell = after[wet[i - 1]!]![m]!;
@@ -76,7 +79,7 @@ export function fitGenerator(r: DailyRecord): GeneratorModel {
 			cell.wet += wet[i]!;
 		}
 		if (wet[i] === 1) {
-			const above = Math.max(0.05, r.rain[i]! - WET_MM);
+			const above = Math.max(0.05, rain[i]! - WET_MM);
 			for (const cell of [amounts[m]!, amounts[MONTHS]!]) {
 				cell.n++;
 				cell.sum += above;
@@ -85,63 +88,97 @@ export function fitGenerator(r: DailyRecord): GeneratorModel {
 		}
 	}
 	// One made-up dry and wet day a month keep a month without rain from being certain of it.
-	const wetAfter = after.map((months) =>
-		smooth(
-			months.map((c) => (c.wet + 0.5) / (c.all + 1)),
-			0.003,
-			0.97
-		)
-	) as unknown as ByWetness;
+	const chance = (cell: { wet: number; all: number }) => (cell.wet + 0.5) / (cell.all + 1);
+	const wetAfter = after.map((months) => smooth(months.map(chance), 0.003, 0.97)) as unknown as ByWetness;
 	const year = amounts[MONTHS]!;
 	const gammas = amounts.slice(0, MONTHS).map((cell) => {
 		const c = cell.n >= LEAST_WET ? cell : year;
 		return c.n > 1 ? thom(c.sum / c.n, c.logs / c.n) : { shape: 0.7, scale: 6 };
 	});
-	const shape = smooth(
-		gammas.map((g) => g.shape),
-		0.2,
-		5
-	);
-	const mean = smooth(
-		gammas.map((g) => g.shape * g.scale),
-		0.1,
-		200
-	);
-	const scale = mean.map((v, i) => v / shape[i]!);
+	const shapes = gammas.map((g) => g.shape);
+	const means = gammas.map((g) => g.shape * g.scale);
+	const shape = smooth(shapes, 0.2, 5);
+	return { wetAfter, shape, scale: smooth(means, 0.1, 200).map((v, i) => v / shape[i]!) };
+}
 
-	// Temperature: mean and spread by wetness, then what is left over.
-	const fitted = (column: Float64Array) => {
-		const means: Float64Array[] = [];
-		const sds: Float64Array[] = [];
-		const all = harmonicYear(fitHarmonics(doys, column));
-		for (const state of [0, 1]) {
-			const mine = new Float64Array(n).fill(Number.NaN);
-			let count = 0;
-			for (let i = 0; i < n; i++)
-				if (wet[i] === state || (wet[i] === -1 && state === 0)) {
-					mine[i] = column[i]! - all[doys[i]! - 1]!;
-					if (!Number.isNaN(mine[i]!)) count++;
-				}
-			const offset = count > 200 ? harmonicYear(fitHarmonics(doys, mine, 2)) : new Float64Array(366);
-			const m = all.map((v, i) => v + offset[i]!);
-			const squares = mine.map((v, i) => (v - offset[doys[i]! - 1]!) ** 2);
-			const variance = harmonicYear(fitHarmonics(doys, squares, 2));
-			means.push(m);
-			sds.push(variance.map((v) => Math.sqrt(clamp(v, 0.25, 400))));
-		}
-		return { mean: means as unknown as ByWetness, sd: sds as unknown as ByWetness };
+/** Fewer dry or wet days than this do not tell how they differ from the usual. */
+const LEAST_OF_A_STATE = 200;
+
+interface Temperatures {
+	/** Mean of the day, wet or dry. */
+	all: Float64Array;
+	byWetness: { mean: ByWetness; sd: ByWetness };
+}
+
+/** Means and spreads of a column by the day of the year and by wetness. */
+function fitTemperatures(column: Float64Array, wet: Int8Array, doys: ArrayLike<number>): Temperatures {
+	const all = harmonicYear(fitHarmonics(doys, column));
+	const of = (state: 0 | 1) => {
+		const mine = column.map((v, i) => (wet[i] === state || (wet[i] === -1 && state === 0) ? v - all[doys[i]! - 1]! : Number.NaN));
+		const count = mine.reduce((n, v) => n + (Number.isNaN(v) ? 0 : 1), 0);
+		const offset = count > LEAST_OF_A_STATE ? harmonicYear(fitHarmonics(doys, mine, 2)) : new Float64Array(366);
+		const variance = harmonicYear(
+			fitHarmonics(
+				doys,
+				mine.map((v, i) => (v - offset[doys[i]! - 1]!) ** 2),
+				2
+			)
+		);
+		return { mean: all.map((v, i) => v + offset[i]!), sd: variance.map((v) => Math.sqrt(clamp(v, 0.25, 400))) };
 	};
-	const low = fitted(r.low);
-	const high = fitted(r.high);
-	const left = (column: Float64Array, f: { mean: ByWetness; sd: ByWetness }) =>
-		column.map((v, i) => {
-			const state = wet[i] === 1 ? 1 : 0;
-			return (v - f.mean[state][doys[i]! - 1]!) / f.sd[state][doys[i]! - 1]!;
-		});
-	const x = left(r.low, low);
-	const y = left(r.high, high);
-	const slow = slowShare(x);
-	return { wetAfter, shape, scale, low, high, ...autoregression(x, y, slow), slow };
+	const [dry, rainy] = [of(0), of(1)];
+	return { all, byWetness: { mean: [dry.mean, rainy.mean], sd: [dry.sd, rainy.sd] } };
+}
+
+/** Fits the generator to a record. Days of which something is unknown are passed over. */
+export function fitGenerator(r: DailyRecord): GeneratorModel {
+	const doys = doysFrom(r.first, r.low.length);
+	const wet = wetDays(r.rain);
+	const low = fitTemperatures(r.low, wet, doys);
+	const high = fitTemperatures(r.high, wet, doys);
+	const x = leftOver(r.low, low, wet, doys);
+	const y = leftOver(r.high, high, wet, doys);
+	const persistence = persistenceOf(x, y);
+	const slow = slowShare(x.left, persistence.xx);
+	return {
+		...fitRain(r.rain, wet, doys),
+		low: low.byWetness,
+		high: high.byWetness,
+		...autoregression(correlation(x.left, y.left, 0), persistence, slow),
+		slow
+	};
+}
+
+/**
+ * A column less the mean of such a day, and by how much its rain or dryness moves that mean; both in units of the one's
+ * spread over the whole year, so that the seasons that swing most, in which frosts fall, weigh most.
+ */
+interface Standardised {
+	left: Float64Array;
+	byRain: Float64Array;
+}
+
+function leftOver(
+	column: Float64Array,
+	{ all, byWetness: { mean } }: Temperatures,
+	wet: Int8Array,
+	doys: ArrayLike<number>
+): Standardised {
+	const left = new Float64Array(column.length);
+	const byRain = new Float64Array(column.length);
+	let squares = 0;
+	let known = 0;
+	for (let i = 0; i < column.length; i++) {
+		const state = wet[i] === 1 ? 1 : 0;
+		const doy = doys[i]! - 1;
+		left[i] = column[i]! - mean[state][doy]!;
+		byRain[i] = mean[state][doy]! - all[doy]!;
+		if (Number.isNaN(left[i]!)) continue;
+		squares += left[i]! ** 2;
+		known++;
+	}
+	const spread = squares > 0 ? Math.sqrt(squares / known) : 1;
+	return { left: left.map((v) => v / spread), byRain: byRain.map((v) => v / spread) };
 }
 
 /** Correlation of one column with another `lag` days before, of columns whose mean is nought. */
@@ -160,14 +197,52 @@ function correlation(p: Float64Array, q: Float64Array, lag: number): number {
 	return pp > 0 && qq > 0 ? clamp(sum / Math.sqrt(pp * qq), -0.97, 0.97) : 0;
 }
 
+/** Correlations of what is left with the day before: low with low, low with high, high with low, high with high. */
+interface Persistence {
+	xx: number;
+	xy: number;
+	yx: number;
+	yy: number;
+}
+
+/**
+ * The sky turns by degrees: the day before the rain is already mild. A chain of wet and dry days switches at once, so
+ * what a day's residual shares with the rain of the day before or after would be lost, and with it a sixth of the
+ * persistence at a maritime station. It is given to the residuals, that the temperatures keep the record's own.
+ */
+function persistenceOf(x: Standardised, y: Standardised): Persistence {
+	const pair = (p: Standardised, q: Standardised) =>
+		clamp(
+			correlation(p.left, q.left, 1) + shared(p.byRain, q.left, p.left) + shared(p.left, q.byRain, q.left),
+			-MOST_PERSISTENCE,
+			MOST_PERSISTENCE
+		);
+	return { xx: pair(x, x), xy: pair(x, y), yx: pair(y, x), yy: pair(y, y) };
+}
+/** More than this is an instrument that stuck. */
+const MOST_PERSISTENCE = 0.95;
+
+/** Mean product of p with q of the day before, on days of which `known` tells that both were read. */
+function shared(p: Float64Array, q: Float64Array, known: Float64Array): number {
+	let sum = 0;
+	let n = 0;
+	for (let i = 1; i < p.length; i++) {
+		const product = p[i]! * q[i - 1]!;
+		if (Number.isNaN(product) || Number.isNaN(known[i]!) || Number.isNaN(known[i - 1]!)) continue;
+		sum += product;
+		n++;
+	}
+	return n > 0 ? sum / n : 0;
+}
+
 /**
  * A = M₁M₀⁻¹ and BBᵀ = M₀ − AM₁ᵀ from the correlations of residuals on one day and a day apart
  * (Richardson 1981, eqs. 8–9), after the slow swing, which both share, has been taken out of them.
  */
-function autoregression(x: Float64Array, y: Float64Array, slow: number) {
-	const pair = (p: Float64Array, q: Float64Array, lag: number) => (correlation(p, q, lag) - slow) / (1 - slow);
-	const r0 = pair(x, y, 0);
-	const [xx, xy, yx, yy] = [pair(x, x, 1), pair(x, y, 1), pair(y, x, 1), pair(y, y, 1)];
+function autoregression(sameDay: number, dayApart: Persistence, slow: number) {
+	const without = (r: number) => (r - slow) / (1 - slow);
+	const r0 = without(sameDay);
+	const [xx, xy, yx, yy] = [dayApart.xx, dayApart.xy, dayApart.yx, dayApart.yy].map(without) as [number, number, number, number];
 	const det = 1 - r0 * r0;
 	const a = [(xx - xy * r0) / det, (xy - xx * r0) / det, (yx - yy * r0) / det, (yy - yx * r0) / det] as const;
 	const s11 = Math.max(0.02, 1 - (a[0] * xx + a[1] * xy));
@@ -186,7 +261,7 @@ const MOST_SLOW = 0.2;
  * "Overdispersion phenomenon in stochastic modeling of precipitation"). What the months of the record
  * vary beyond it is given back as a slow swing.
  */
-function slowShare(x: Float64Array): number {
+function slowShare(x: Float64Array, persistence: number): number {
 	const span = 30;
 	const means: number[] = [];
 	for (let i = 0; i + span <= x.length; i += span) {
@@ -202,7 +277,7 @@ function slowShare(x: Float64Array): number {
 	if (means.length < 24) return 0;
 	const seen = means.reduce((s, m) => s + m * m, 0) / means.length;
 	// Variance of the mean of n days of an autoregression with lag-one correlation ρ.
-	const rho = clamp(correlation(x, x, 1), 0, 0.95);
+	const rho = clamp(persistence, 0, 0.95);
 	const byChance = (1 + rho) / (1 - rho) / span - (2 * rho * (1 - rho ** span)) / ((1 - rho) ** 2 * span * span);
 	return clamp(seen - byChance, 0, MOST_SLOW);
 }
