@@ -20,13 +20,25 @@ export function isIsoDate(text: string): boolean {
 	}
 }
 
-export function dayNumber(iso: IsoDate): DayNumber {
-	return Math.round(Temporal.PlainDate.from(iso).toZonedDateTime({ timeZone: 'UTC' }).epochMilliseconds / MS_PER_DAY);
+/** A page reads some thousand dates off its rows, most of them of the same few years: each is worked out once. */
+const numbers = new Map<IsoDate, DayNumber>();
+const texts = new Map<DayNumber, IsoDate>();
+const MOST_KEPT = 20_000;
+function kept<K, V>(known: Map<K, V>, key: K, reckon: () => V): V {
+	let value = known.get(key);
+	if (value === undefined) {
+		if (known.size >= MOST_KEPT) known.clear();
+		known.set(key, (value = reckon()));
+	}
+	return value;
 }
 
-export function isoOf(day: DayNumber): IsoDate {
-	return plainDate(day).toString();
-}
+export const dayNumber = (iso: IsoDate): DayNumber =>
+	kept(numbers, iso, () =>
+		Math.round(Temporal.PlainDate.from(iso).toZonedDateTime({ timeZone: 'UTC' }).epochMilliseconds / MS_PER_DAY)
+	);
+
+export const isoOf = (day: DayNumber): IsoDate => kept(texts, Math.round(day), () => plainDate(day).toString());
 
 export function plainDate(day: DayNumber): Temporal.PlainDate {
 	return Temporal.Instant.fromEpochMilliseconds(Math.round(day) * MS_PER_DAY)
@@ -34,7 +46,10 @@ export function plainDate(day: DayNumber): Temporal.PlainDate {
 		.toPlainDate();
 }
 
-const firstOfYear = (year: number): DayNumber => Date.UTC(year, 0, 1) / MS_PER_DAY;
+const firstOfYear = (year: number): DayNumber => FIRST_OF_YEAR[year - FIRST_KNOWN] ?? Date.UTC(year, 0, 1) / MS_PER_DAY;
+/** Read off a table: planning asks it a million times. */
+const FIRST_KNOWN = 1800;
+const FIRST_OF_YEAR = Int32Array.from({ length: 500 }, (_, i) => Date.UTC(FIRST_KNOWN + i, 0, 1) / MS_PER_DAY);
 
 /** Calendar year of a day. Plain arithmetic, for planning asks it a million times. */
 export function yearOf(day: DayNumber): number {

@@ -133,15 +133,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	if (!kind || !way) return null;
 	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
-	const key = [
-		m.state,
-		b.id,
-		b.entries,
-		b.status,
-		b.placeId,
-		b.unrooted,
-		JSON.stringify([worth, way.stages, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])
-	].join(' ');
+	const key = [m.state, b.id, b.entries, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
 	let k = recent.get(key);
 	if (!k) {
 		if (recent.size > MOST_RECENT) recent.clear();
@@ -149,6 +141,15 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	}
 	return k;
 }
+
+/** The handbook's figures that a batch hangs on, as text: written once for each kind as the garden has it. */
+function figuresOf(kind: Kind, way: WayProfile): string {
+	let text = figures.get(way);
+	if (text === undefined)
+		figures.set(way, (text = JSON.stringify([way.stages, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
+	return text;
+}
+const figures = new WeakMap<WayProfile, string>();
 
 const recent = new Map<string, Known>();
 const MOST_RECENT = 4_000;

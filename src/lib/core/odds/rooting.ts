@@ -91,12 +91,34 @@ const SLIP = 1e-5;
 /** Chances in the logit: so many points are within 1e−4 of the limit for any prior used here. */
 const CHANCE_POINTS = 33;
 
-/** Share of the pieces that will root which has by each luck of the batch, after so long. */
-function sharesBy(d: Duration, at: number): Float64Array {
-	const z = luckAt(d, at);
-	return Float64Array.from(LUCKS, (l) =>
-		z === -Infinity ? 0 : z === Infinity ? 1 : cdf((z - Math.sqrt(BATCH_SHARE) * l.z) / Math.sqrt(1 - BATCH_SHARE), 0, 1)
-	);
+/** Shares by a reading of the clock: those of a way are the same for all its batches, and asked again and again. */
+const knownShares = new Map<string, Map<number, Float64Array>>();
+const MOST_SHARES = 50_000;
+let sharesKept = 0;
+
+/** Share of the pieces that will root which has by each luck of the batch, when the clock reads `at`. Not to be written to. */
+function sharesOf(days: ThreeDays): (at: number) => Float64Array {
+	const d = durationOf(days);
+	const key = days.join(' ');
+	return (at) => {
+		let ofWay = knownShares.get(key);
+		const before = ofWay?.get(at);
+		if (before) return before;
+		if (!ofWay || sharesKept >= MOST_SHARES) {
+			if (sharesKept >= MOST_SHARES) {
+				knownShares.clear();
+				sharesKept = 0;
+			}
+			knownShares.set(key, (ofWay = new Map()));
+		}
+		const z = luckAt(d, at);
+		const shares = Float64Array.from(LUCKS, (l) =>
+			z === -Infinity ? 0 : z === Infinity ? 1 : cdf((z - Math.sqrt(BATCH_SHARE) * l.z) / Math.sqrt(1 - BATCH_SHARE), 0, 1)
+		);
+		ofWay.set(at, shares);
+		sharesKept++;
+		return shares;
+	};
 }
 
 const lnOf = (q: number): number => Math.log(Math.max(SLIP, q));
@@ -121,11 +143,12 @@ export interface RootingLeft {
 export interface Rooting {
 	/** Chance that a piece, when struck, has rooted by then. */
 	rooted(at: number): number;
-	/** Chance that one of the pieces left has rooted by then. */
+	/** Chance that one of the pieces left has rooted by then, and that one found alive and unrooted then still will. */
+	left(at: number): { now: number; hope: number };
+	/** The two by themselves. */
 	now(at: number): number;
 	/** Chance that one of the pieces left ever will (or has). */
 	ever: number;
-	/** Chance that a piece which is found alive and unrooted at a time still will. */
 	hope(at: number): number;
 	/** Chance to root at all, and pace: 1 usual, 2 takes twice as long. */
 	chance: number;
@@ -144,6 +167,7 @@ export interface Rooting {
 interface Posterior {
 	grid: ChanceGrid;
 	duration: Duration;
+	share(at: number): Float64Array;
 	/** Weights of the cells, chance by chance, luck by luck, rotting by rotting; they sum to 1. */
 	weight: Float64Array;
 	/** Clock at the last full count, and when those left were last known to be alive. */
@@ -162,12 +186,7 @@ function posteriorOf(prior: RootingPrior, seen: RootingSeen): Posterior {
 	const grid = gridFor({ ...prior.chance, passed: 0, failed: 0 }, CHANCE_POINTS);
 	const { p } = grid;
 	const alive = (rot: number, at: number) => (at <= 0 ? 1 : Math.exp(-at / (rot * usual)));
-	const shares = new Map<number, Float64Array>();
-	const share = (at: number): Float64Array => {
-		let s = shares.get(at);
-		if (!s) shares.set(at, (s = sharesBy(duration, at)));
-		return s;
-	};
+	const share = sharesOf(prior.days);
 	const last = seen.epochs.at(-1);
 	// A full count closes an epoch; after it the pieces left start a new one.
 	const since = last ? (last.counted ? last.seen : last.from) : 0;
@@ -201,7 +220,7 @@ function posteriorOf(prior: RootingPrior, seen: RootingSeen): Posterior {
 	let total = 0;
 	for (let k = 0; k < weight.length; k++) total += weight[k] = Math.exp(weight[k]! - most);
 	for (let k = 0; k < weight.length; k++) weight[k]! /= total;
-	return { grid, duration, weight, since, aliveAt, was, aliveLeft, alive };
+	return { grid, duration, share, weight, since, aliveAt, was, aliveLeft, alive };
 }
 
 /** ln of the chance of a sign on the pieces looked at, when such a share of them has rooted. */
@@ -257,42 +276,49 @@ function leftOf(post: Posterior, belief: Belief | null): RootingLeft {
 /** What was seen, by Bayes' rule. */
 export function rootingAfter(prior: RootingPrior, seen: RootingSeen = NOTHING_SEEN): Rooting {
 	const post = posteriorOf(prior, seen);
-	const { grid, duration, since, aliveAt, was, aliveLeft, alive } = post;
+	const { grid, duration, share, since, aliveAt, was, aliveLeft, alive } = post;
 	// What answers any question of when: at each luck the share that roots (of those left, of all), at each rotting the rest.
 	const everAt = new Float64Array(B);
 	const neverAt = new Float64Array(R);
 	const chanceAt = new Float64Array(B);
 	let slowness = 0;
 	eachCell(post, (w, i, b, r) => {
-		const ever = everOf(post, i, b, r);
-		everAt[b]! += w * ever;
-		neverAt[r]! += w * (1 - ever);
+		const will = everOf(post, i, b, r);
+		everAt[b]! += w * will;
+		neverAt[r]! += w * (1 - will);
 		chanceAt[b]! += w * grid.p[i]!;
 		const z = Math.sqrt(BATCH_SHARE) * LUCKS[b]!.z;
 		slowness += w * z * (z < 0 ? duration.below : duration.above);
 	});
 	const sumOf = (v: Float64Array, of: (k: number) => number) => v.reduce((s, w, k) => s + w * of(k), 0);
-	const shareLeft = (f: Float64Array, b: number) => (was[b]! >= 1 - 1e-12 ? 1 : Math.max(0, f[b]! - was[b]!) / (1 - was[b]!));
+	const ever = sumOf(everAt, () => 1);
+	const left = (at: number): { now: number; hope: number } => {
+		const byThen = share(at);
+		// Before the last count the pieces left were unrooted: hope is that of the count.
+		const open = share(Math.max(since, at));
+		let now = 0;
+		let waiting = 0;
+		for (let b = 0; b < B; b++) {
+			const unrooted = 1 - was[b]!;
+			const of = (f: number) => (unrooted <= 1e-12 ? 1 : Math.max(0, f - was[b]!) / unrooted);
+			now += everAt[b]! * of(byThen[b]!);
+			waiting += everAt[b]! * (1 - of(open[b]!));
+		}
+		let rotting = 0;
+		for (let r = 0; r < R; r++)
+			rotting += (neverAt[r]! * alive(ROT_TIMES[r]!, Math.max(aliveAt, at))) / Math.max(1e-300, aliveLeft[r]!);
+		return { now, hope: waiting + rotting <= 1e-300 ? 0 : waiting / (waiting + rotting) };
+	};
 	let asSeen: RootingLeft | null = null;
 	return {
 		chance: sumOf(chanceAt, () => 1),
 		pace: Math.exp(slowness),
 		since,
-		ever: sumOf(everAt, () => 1),
-		rooted: (at) => {
-			const f = sharesBy(duration, at);
-			return sumOf(chanceAt, (b) => f[b]!);
-		},
-		now: (at) => {
-			const f = sharesBy(duration, at);
-			return sumOf(everAt, (b) => shareLeft(f, b));
-		},
-		hope: (at) => {
-			const f = sharesBy(duration, Math.max(since, at));
-			const waiting = sumOf(everAt, (b) => 1 - shareLeft(f, b));
-			const rotting = sumOf(neverAt, (r) => alive(ROT_TIMES[r]!, Math.max(aliveAt, at)) / Math.max(1e-300, aliveLeft[r]!));
-			return waiting + rotting <= 1e-300 ? 0 : waiting / (waiting + rotting);
-		},
+		ever,
+		rooted: (at) => sumOf(chanceAt, (b) => share(at)[b]!),
+		left,
+		now: (at) => left(at).now,
+		hope: (at) => left(at).hope,
 		of: (belief) => (belief === null ? (asSeen ??= leftOf(post, null)) : leftOf(post, belief))
 	};
 }

@@ -27,9 +27,7 @@ export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => n
 	// The clock by each day, and two months beyond the last.
 	const clock = [at];
 	for (let day = 1; day <= most + NO_LONGER; day++) clock.push(clock[day - 1]! + clockOn(day));
-	const from = Math.min(at, r.since);
-	const now = tabulated(r.now, from, clock.at(-1)!);
-	const hope = tabulated(r.hope, from, clock.at(-1)!);
+	const { now, hope } = tabulated(r, clock.at(-1)!);
 	const found: RootingDates = { half: null, eighty: null, look: null, giveUp: null };
 	let waiting = 0;
 	for (let day = 0; day <= most; day++) {
@@ -51,18 +49,23 @@ export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => n
 	return found;
 }
 
-const KNOTS = 80;
+/** Points of the clock, even in the logarithm: the same for all batches, so that what a way takes is worked out once for all. */
+const KNOTS_AN_E = 20;
+const readingAt = (knot: number): number => Math.exp(knot / KNOTS_AN_E);
+/** Below this reading, in days, nothing has rooted that would show between two points. */
+const FIRST_KNOT = Math.floor(Math.log(0.5) * KNOTS_AN_E);
 
-/** A smooth function of the clock read off a table even in the logarithm, straight between its points: a batch asks it a thousand times. */
-function tabulated(of: (w: number) => number, from: number, to: number): (w: number) => number {
-	const low = Math.log(Math.max(0.5, from));
-	const step = Math.max(1e-9, (Math.log(Math.max(1, to)) - low) / (KNOTS - 1));
-	const table = Float64Array.from({ length: KNOTS }, (_, i) => of(Math.exp(low + i * step)));
-	return (w) => {
-		const x = w <= 0 ? 0 : (Math.log(w) - low) / step;
-		if (x <= 0) return of(w);
-		if (x >= KNOTS - 1) return table[KNOTS - 1]!;
+/** What the pieces left come to by the clock, straight between its points: a batch asks it a thousand times. */
+function tabulated(r: Rooting, to: number): { now(t: number): number; hope(t: number): number } {
+	const last = Math.max(FIRST_KNOT + 1, Math.ceil(Math.log(Math.max(1, to)) * KNOTS_AN_E));
+	const table: ({ now: number; hope: number } | undefined)[] = [];
+	const at = (knot: number) => (table[knot - FIRST_KNOT] ??= r.left(readingAt(knot)));
+	const read = (t: number, of: 'now' | 'hope'): number => {
+		const x = t <= 0 ? -Infinity : Math.log(t) * KNOTS_AN_E;
+		if (x <= FIRST_KNOT) return r.left(t)[of];
+		if (x >= last) return at(last)[of];
 		const i = Math.floor(x);
-		return table[i]! + (x - i) * (table[i + 1]! - table[i]!);
+		return at(i)[of] + (x - i) * (at(i + 1)[of] - at(i)[of]);
 	};
+	return { now: (t) => read(t, 'now'), hope: (t) => read(t, 'hope') };
 }

@@ -29,7 +29,14 @@ export function skyOf(
 	const seen = new Map(observed.map((d) => [d.day, d]));
 	const memberDay = (day: DayNumber) => (forecast?.members ?? []).flatMap((m) => m[day - forecast!.from] ?? []);
 	const cold = new Map<string, number>();
+	const drying = new Map<DayNumber, number>();
+	const days = new Map<DayNumber, ReturnType<SkyOf['on']>>();
 	const on: SkyOf['on'] = (day) => {
+		let known = days.get(day);
+		if (!known) days.set(day, (known = reckon(day)));
+		return known;
+	};
+	const reckon: SkyOf['on'] = (day) => {
 		const o = day < today ? seen.get(day) : undefined;
 		const i = dayOfYear(day) - 1;
 		const usual = { low: rc.normals.low[i]!, high: rc.normals.high[i]!, rain: rc.normals.rain[i]! };
@@ -44,8 +51,13 @@ export function skyOf(
 		today,
 		on,
 		et0(day) {
-			const d = on(day);
-			return hargreaves(d.low, d.high, extraterrestrial(rc.climate.latitude, dayOfYear(day)));
+			let mm = drying.get(day);
+			if (mm === undefined) {
+				const d = on(day);
+				mm = hargreaves(d.low, d.high, extraterrestrial(rc.climate.latitude, dayOfYear(day)));
+				drying.set(day, mm);
+			}
+			return mm;
 		},
 		coldNight(from, days, threshold) {
 			const key = `${from} ${days} ${threshold}`;

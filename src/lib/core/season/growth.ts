@@ -32,14 +32,34 @@ export function restOf(c: Climate): { fall: number; bud: number; days: number } 
 /** True where the year has a winter in which plants outdoors stand still. */
 export const hasWinter = (c: Climate): boolean => restOf(c) !== null;
 
-/** The next standstill: from leaf fall to bud break. Contains `day` if that lies in one. Null where there is none. */
-export function nextStandstill(day: DayNumber, c: Climate): Span | null {
+/** The standstill that begins in a year: from leaf fall to bud break. Null where there is none. */
+export function standstillsOf(c: Climate): (year: number) => Span | null {
+	let found = standstills.get(c);
+	if (!found) standstills.set(c, (found = reckonStandstills(c)));
+	return found;
+}
+const standstills = new WeakMap<Climate, (year: number) => Span | null>();
+
+function reckonStandstills(c: Climate): (year: number) => Span | null {
 	const rest = restOf(c);
-	if (!rest) return null;
+	const known = new Map<number, Span>();
+	return (year) => {
+		if (!rest) return null;
+		let span = known.get(year);
+		if (!span) {
+			const from = dayInYear(year, rest.fall);
+			// Leap years move the end by a day against the beginning.
+			known.set(year, (span = { from, to: nearestDoy(from + rest.days, rest.bud) }));
+		}
+		return span;
+	};
+}
+
+/** The next standstill. Contains `day` if that lies in one. Null where there is none. */
+export function nextStandstill(day: DayNumber, c: Climate): Span | null {
+	const restIn = standstillsOf(c);
 	for (let year = yearOf(day) - 1; ; year++) {
-		const from = dayInYear(year, rest.fall);
-		// Leap years move the end by a day against the beginning.
-		const to = nearestDoy(from + rest.days, rest.bud);
-		if (to >= day) return { from, to };
+		const rest = restIn(year);
+		if (!rest || rest.to >= day) return rest;
 	}
 }

@@ -9,7 +9,7 @@ import { dayInYear, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
-import { nextStandstill } from './growth.js';
+import { standstillsOf } from './growth.js';
 import type { Span } from './growth.js';
 import { budBreaksIn, frostsIn, leafFallsIn } from './scenarios.js';
 import type { RecordClimate, Scenario } from './scenarios.js';
@@ -29,12 +29,16 @@ export interface Season {
 
 /** The middle year of a climate, every year the same. */
 export function seasonOfClimate(c: Climate): Season {
+	const restIn = standstillsOf(c);
 	return {
 		openings: (rule, from, to) => openings(rule, from, to, c),
 		standstills(from, to) {
 			const found: Span[] = [];
-			for (let rest = nextStandstill(from, c); rest && rest.from <= to; rest = nextStandstill(rest.to + 1, c)) found.push(rest);
-			return found;
+			for (let year = yearOf(from) - 1; ; year++) {
+				const rest = restIn(year);
+				if (!rest || rest.from > to) return found;
+				if (rest.to >= from) found.push(rest);
+			}
 		},
 		frostsIn(from, to) {
 			const each = (anchor: 'last_frost' | 'first_frost') => {
