@@ -3,11 +3,10 @@ import { logLikelihoodOfMean } from '../odds/belief.js';
 import type { Beta } from '../odds/beta.js';
 import { meanNodes } from '../odds/meanNodes.js';
 import type { Tally } from './tally.js';
+import { EVIDENCE } from './judged.js';
 
-/** Correlation within a batch to begin with; a middling value of cluster studies, from memory. */
-export const USUAL_CORRELATION = 0.1;
-/** As if it rested on so many batches: the prior is Beta(ρ·w, (1−ρ)·w). Own judgement. */
-const PRIOR_WEIGHT = 20;
+export const USUAL_CORRELATION = EVIDENCE.correlation.value;
+const PRIOR_WEIGHT = EVIDENCE.correlationWeight.value;
 /** Values weighed; above 0.6 the pieces of a batch would all live or all die. */
 const VALUES = [0.01, 0.02, 0.035, 0.05, 0.07, 0.1, 0.14, 0.19, 0.25, 0.33, 0.43, 0.55];
 /** Means within a group are known well enough from so wide a step in the logit. */

@@ -2,6 +2,7 @@
 import { lnBeta } from '../odds/beta.js';
 import { sayOddsShort } from '../odds/words.js';
 import type { GroupResult } from '../ledger/tray.js';
+import { EVIDENCE } from './judged.js';
 
 interface Counts {
 	rooted: number;
@@ -22,12 +23,8 @@ export function chanceBetter(first: Counts, second: Counts): number {
 	return Math.min(1, sum);
 }
 
-/**
- * The best of the treatments is picked after the fact, so its chance to be better than the next looks good by luck
- * twice as often as it seems: so sure, that is said of equals in about one trial of twenty.
- */
-const HARDLY_LUCK = 0.975;
-const HINT = 0.85;
+const HARDLY_LUCK = EVIDENCE.hardlyLuck.value;
+const HINT = EVIDENCE.hint.value;
 
 /** One sentence on the best of a trial against the next. Null when nothing has been decided, or there is nothing to compare. */
 export function trialSentence(results: readonly GroupResult[]): string | null {

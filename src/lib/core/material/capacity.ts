@@ -1,6 +1,7 @@
 /** What a stock plant can give, and when it gives again. */
 import type { DayNumber } from '../dates.js';
 import type { WayProfile } from '../handbook/schema.js';
+import { MATERIAL } from './judged.js';
 
 export type Condition = 'strong' | 'fair' | 'weak';
 
@@ -31,12 +32,9 @@ export interface Taking {
 	usesUp: boolean;
 }
 
-/** Share of the usual that a plant of this condition should be asked for. Common practice, no source. */
-const CONDITION_SHARE: Record<Condition, number> = { strong: 1, fair: 0.6, weak: 0.25 };
-/** A plant in its first year is asked for half. Common practice, no source. */
-const YOUNG_SHARE = 0.5;
-/** A plant that is not full-grown gains so much of its grown size a year. Own judgement: six or seven years from a cutting. */
-const GROWTH_A_YEAR = 0.15;
+const CONDITION_SHARE = MATERIAL.condition.value;
+const YOUNG_SHARE = MATERIAL.young.value;
+const GROWTH_A_YEAR = MATERIAL.growth.value;
 const DAYS_A_YEAR = 365.25;
 
 /** Size and age on a day, grown on from when they were told. */

@@ -4,6 +4,7 @@
  */
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
+import { MATERIAL } from './judged.js';
 
 export type DivisionAim = 'show' | 'middling' | 'many';
 
@@ -57,8 +58,7 @@ export const AIMS: Record<DivisionAim, { points: number; surface: number }> = {
 	middling: { points: 3, surface: 1 },
 	many: { points: 1, surface: 0.5 }
 };
-/** A clump whose age is not known is taken to be as old as clumps are when they are divided: 3 to 5 years. Common practice, no source. */
-const USUAL_AGE = 4;
+const USUAL_AGE = MATERIAL.clumpAge.value;
 const MOST_DIVISIONS = 400;
 
 export function checkClump(c: Clump): Result<Clump> {

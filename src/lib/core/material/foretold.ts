@@ -1,4 +1,5 @@
 /** What was foretold of a stock plant, beside what was had from it: the next telling learns from the last. */
+import { MATERIAL } from './judged.js';
 
 export interface Foretold {
 	/** Pieces foretold before the cut, and struck. */
@@ -6,8 +7,7 @@ export interface Foretold {
 	had: number;
 }
 
-/** A telling counts for as much as this many pieces before it is believed to be off. Our own judgement. */
-const DOUBT = 8;
+const DOUBT = MATERIAL.doubt.value;
 
 /** Factor by which the next telling is moved: near 1 until enough has been seen; never beyond threefold either way. */
 export function learntFactor(past: readonly Foretold[]): number {

@@ -1,4 +1,5 @@
 /** Leaf cuttings: halves in the grooves of a tray, or tips round a pot. */
+import { MATERIAL } from './judged.js';
 
 export interface LeafYield {
 	pieces: number;
@@ -10,11 +11,9 @@ export interface LeafYield {
 	plantlets: number;
 }
 
-/** Rows across a seed tray: about four, that is one every 5 cm. Common practice, no source. */
-const ROW_CM = 5;
-const EDGE_CM = 1;
-/** Plantlets along the cut edge of a half. From memory. */
-const PLANTLETS_EACH = 5;
+const ROW_CM = MATERIAL.row.value;
+const EDGE_CM = MATERIAL.trayEdge.value;
+const PLANTLETS_EACH = MATERIAL.plantlets.value;
 
 /** Halves of so many leaves of a length; the midrib is cut out, so each leaf gives two. Lengths in cm, chance of a half to root. */
 export function leafHalves(

@@ -1,4 +1,5 @@
 /** Ways that cut lengths from what runs along: canes, roots, shoots bent to the ground, stalks struck where they grow. */
+import { MATERIAL } from './judged.js';
 
 export interface CaneYield {
 	/** Lengths with two nodes, set upright with one in the soil. */
@@ -8,8 +9,7 @@ export interface CaneYield {
 	shoots: number;
 }
 
-/** Share of nodes of a cane laid flat that send a shoot. From memory. */
-const SHOOT_SHARE = 0.6;
+const SHOOT_SHARE = MATERIAL.laidFlat.value;
 
 /** Mature canes of so many cm with nodes so far apart: two-node lengths upright, or whole and flat. */
 export function canes(count: number, lengthCm: number, internodeCm: number): CaneYield {
@@ -27,12 +27,10 @@ export interface RootYield {
 	mostRoots: number;
 }
 
-/** Pencil-thick roots stand, thinner ones lie and are cut longer. Common practice, no source; lengths from memory. */
-const THICK_MM = 5;
-const THICK_CM = 5;
-const THIN_CM = 7.5;
-/** A parent that stays keeps two thirds of its roots. Common practice, no source. */
-const ROOT_SHARE = 1 / 3;
+const THICK_MM = MATERIAL.thickRoot.value;
+const THICK_CM = MATERIAL.thickRootCut.value;
+const THIN_CM = MATERIAL.thinRootCut.value;
+const ROOT_SHARE = MATERIAL.roots.value;
 
 export function rootPieces(roots: number, lengthCm: number, thickMm: number): RootYield {
 	const set = thickMm >= THICK_MM ? 'upright' : 'flat';
@@ -41,8 +39,7 @@ export function rootPieces(roots: number, lengthCm: number, thickMm: number): Ro
 	return { pieces: mostRoots * Math.floor(lengthCm / cm + 1e-9), cm, set, mostRoots };
 }
 
-/** Shoots that reach: from the plant to the ground, a hand's breadth under it and the tip up again. Common practice, no source. */
-const LAYER_REACH_CM = 25;
+const LAYER_REACH_CM = MATERIAL.layerReach.value;
 
 /** Simple layers: low shoots, of this length and leaving the plant at this height, that can be pegged down. */
 export const layers = (shoots: readonly { lengthCm: number; heightCm: number }[]): number =>

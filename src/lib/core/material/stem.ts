@@ -5,6 +5,7 @@
  */
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
+import { MATERIAL } from './judged.js';
 
 export type Wood = 'soft' | 'firm' | 'woody';
 
@@ -64,11 +65,9 @@ export interface StemPlan {
 	expected: number;
 }
 
-/** Nodes that the parent keeps, so that it branches. Common practice, no source. */
-export const PARENT_KEEPS = 2;
-/** A cut lies this far from its node, cm. Common practice, no source. */
-const BELOW_NODE = 0.4;
-const ABOVE_NODE = 0.7;
+export const PARENT_KEEPS = MATERIAL.parentKeeps.value;
+const BELOW_NODE = MATERIAL.belowNode.value;
+const ABOVE_NODE = MATERIAL.aboveNode.value;
 const MOST_NODES = 400;
 const MOST_CM = 1500;
 
@@ -100,11 +99,9 @@ export function usualNodes(lengthCm: number, internodeCm: number): number[] {
 const woodAt = (s: Stem, at: number): Wood => (at < s.woodyTo ? 'woody' : at < s.softFrom ? 'firm' : 'soft');
 const mmAt = (s: Stem, at: number): number => s.baseMm + ((s.tipMm - s.baseMm) * at) / s.lengthCm;
 
-/** A hollow, thin top holds too little to live on until it roots. Common practice, no source. */
-const THIN_SHARE = 0.35;
-/** Odds (not chances) of rooting are multiplied by these. From memory; "longer and thicker beats shorter and thin". */
-const OFF_WOOD = 0.5;
-const FLOWERING = 0.6;
+const THIN_SHARE = MATERIAL.thin.value;
+const OFF_WOOD = MATERIAL.offWood.value;
+const FLOWERING = MATERIAL.flowering.value;
 
 /** Chance of a piece: the way's usual, moved on the scale of odds by length, thickness, wood and flowers. */
 export function pieceChance(s: Stem, r: CutRules, start: number, end: number, wood: Wood, isTip: boolean): number {

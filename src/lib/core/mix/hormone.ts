@@ -1,6 +1,7 @@
 /** Rooting hormone: strengths, powder for so many bases, liquids thinned to what is wanted. Labels and local rules come first. */
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
+import { MIX } from './judged.js';
 
 /** Percent by weight is grams in 100 g: 1 % is 10,000 mg/kg, and of a liquid in water 10,000 mg/L. */
 export const percentToMgL = (percent: number): number => percent * 10_000;
@@ -44,10 +45,8 @@ export function dilute(fromMgL: number, toMgL: number, ml: number): Result<Dilut
 	return ok({ concentrateMl, waterMl: ml - concentrateMl, toOne: (ml - concentrateMl) / concentrateMl });
 }
 
-/** A base takes up a film of powder: about so many mg for each mm of thickness and cm of depth. From memory. */
-const MG_PER_CM2 = 12;
-/** What is tipped out and thrown away afterwards, as a share. It never goes back into the jar. Common practice, no source. */
-const LEFT_OVER = 0.3;
+const MG_PER_CM2 = MIX.powder.value;
+const LEFT_OVER = MIX.tipped.value;
 
 /** Powder to tip out for so many bases of a thickness (mm), dipped so deep (cm): grams. */
 export const powderG = (bases: number, thickMm: number, depthCm = 1.5): number =>

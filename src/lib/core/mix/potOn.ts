@@ -1,8 +1,8 @@
 /** Which pot a root ball goes into next. */
 import type { Vessel } from './vessel.js';
+import { MIX } from './judged.js';
 
-/** A step up leaves a finger's width of fresh mix all round; much more stays wet and sour. Common practice, no source. */
-const ROOM_CM = 2;
+const ROOM_CM = MIX.fresh.value;
 const MOST_CM = 6;
 
 export interface PotChoice {

@@ -1,5 +1,6 @@
 /** A medium as it is written ("2 multi-purpose : 1 medium vermiculite") to parts of materials. */
 import type { Mix } from './mixing.js';
+import { MIX } from './judged.js';
 
 /** Words that a material goes by. */
 const MATERIALS: Record<string, readonly string[]> = {
@@ -35,8 +36,7 @@ const GROUND = new Set([
 
 const FINE = new Set(['used', 'grit', 'soil', 'substitute']);
 const COARSE = new Set(['perlite', 'hull', 'multi', 'manure', 'leafmould']);
-/** Fines among coarse grains lose this share of the summed volume. From memory. */
-const SHRINKAGE = 0.12;
+const SHRINKAGE = MIX.shrinkage.value;
 
 export interface Medium {
 	is: 'water' | 'ground' | 'mix' | 'unread';

@@ -1,6 +1,7 @@
 /** Pots, trays and jars by their measures: what they hold below the watering gap, and how many pieces they take. */
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
+import { MIX } from './judged.js';
 
 /** Inside measures, cm. */
 export type Vessel =
@@ -10,8 +11,7 @@ export type Vessel =
 	| { shape: 'cells'; cells: number; topCm: number; baseCm: number; heightCm: number }
 	| { shape: 'jar'; acrossCm: number; waterCm: number };
 
-/** Gap left below the rim so that water stands until it sinks in. Common practice, no source. */
-export const GAP_CM = 1;
+export const GAP_CM = MIX.gap.value;
 
 const within = (n: number, least: number, most: number) => Number.isFinite(n) && n >= least && n <= most;
 
@@ -70,8 +70,7 @@ export function holds(v: Vessel, gapCm = 0): number {
 	}
 }
 
-/** Pieces stand this far inside the wall. Common practice, no source: at the rim, for the edge dries last. */
-const FROM_WALL_CM = 1;
+const FROM_WALL_CM = MIX.fromWall.value;
 
 /** On a circle of points, so many that neighbours stand the spread apart. */
 function onRim(topCm: number, spreadCm: number): number {

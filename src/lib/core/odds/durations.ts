@@ -5,19 +5,15 @@
  */
 import cdf from '@stdlib/stats-base-dists-normal-cdf';
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import { ODDS } from './judged.js';
 
 export type ThreeDays = readonly [low: number, usual: number, high: number];
 
 /** Standard normal luck of the slowest tenth. */
 export const Z90 = normalQuantile(0.9, 0, 1);
 
-/**
- * Share of a piece's luck with time that its whole batch has (the day, the wood, the hand), of the variance.
- * Own judgement: batches of a kind differ as wholes by about a quarter in time, pieces of one batch by half.
- */
-export const BATCH_SHARE = 0.2;
-/** Correlation of a batch's luck from one stage to the next: slow wood and a cold spring stay with it. Own judgement. */
-export const STAGE_CORRELATION = 0.5;
+export const BATCH_SHARE = ODDS.batchShare.value;
+export const STAGE_CORRELATION = ODDS.stageCorrelation.value;
 
 /** A low figure of nought would never be met by a logarithm: it is read as this share of the usual. */
 const LEAST_SHARE = 1 / 20;

@@ -12,6 +12,7 @@ import type { ChanceGrid } from './chanceGrid.js';
 import { BATCH_SHARE, durationOf, luckAt } from './durations.js';
 import type { Duration, ThreeDays } from './durations.js';
 import type { Atom } from './kernel.js';
+import { ODDS } from './judged.js';
 
 /** Signs of roots from the strongest to the weakest, and the bad ones. */
 export const ROOT_SIGNS = ['roots seen', 'resists a tug', 'new growth', 'firm', 'none', 'wilting', 'rot'] as const;
@@ -77,16 +78,11 @@ export const LUCKS: readonly { z: number; w: number }[] = (() => {
 	return points.map((p) => ({ z: p.z, w: p.w / all }));
 })();
 
-/**
- * Failures rot after a mean time of so many times the usual days to root, each as likely beforehand; within a batch
- * the times are exponential. Own judgement: soft ones within days, hard ones within a year.
- */
-const ROT_TIMES = [0.7, 2, 6, 30] as const;
+const ROT_TIMES = ODDS.rotTimes.value;
 const B = LUCKS.length;
 const R = ROT_TIMES.length;
 const LN_LUCKS = LUCKS.map((l) => Math.log(l.w));
-/** A count may be wrong now and then: without this an impossible one would rule out everything. */
-const SLIP = 1e-5;
+const SLIP = ODDS.slip.value;
 
 /** Chances in the logit: so many points are within 1e−4 of the limit for any prior used here. */
 const CHANCE_POINTS = 33;

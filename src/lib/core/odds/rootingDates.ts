@@ -1,14 +1,12 @@
 /** When to look at a batch, and when to give up: dates read off its roots' odds and the warmth to come. */
 import type { Rooting } from './rooting.js';
+import { ODDS } from './judged.js';
 
-/** A look disturbs about this share of pieces so that they set back; a rooted piece that waits unpotted loses about this a day. Common practice, no source. */
-const HARM_OF_LOOK = 0.005;
-const LOSS_OF_WAITING = 0.003;
+const HARM_OF_LOOK = ODDS.harmOfLook.value;
+const LOSS_OF_WAITING = ODDS.lossOfWaiting.value;
 
-/** What will not root within so many days more is not waited for, once half has. Common practice, no source. */
-const NO_LONGER = 60;
-/** A piece found unrooted with less hope than this is given up. Common practice, no source. */
-const GIVE_UP = 0.1;
+const NO_LONGER = ODDS.noLonger.value;
+const GIVE_UP = ODDS.giveUp.value;
 
 export interface RootingDates {
 	/** Days from now; null when not within the reach of `most`. When half and four fifths of what will root has. */

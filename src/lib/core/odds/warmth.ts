@@ -1,4 +1,5 @@
 /** The batch's clock: days at the warmth that a way's figures are meant for. */
+import { ODDS } from './judged.js';
 
 /** Mean temperature at which a way's days are meant, and below which its roots stand still, °C. */
 export interface Warmth {
@@ -7,7 +8,7 @@ export interface Warmth {
 }
 /** Soft wood under cover. From memory: roots start about 5 °C and hurry to the low twenties. */
 export const USUAL_WARMTH: Warmth = { usual_c: 18, still_c: 5 };
-const FASTEST = 1.35;
+const FASTEST = ODDS.fastest.value;
 
 /** Warmth-days in a day of so many °C on average: 1 at the way's usual, none in the cold, never much more. */
 export const warmthDays = (meanC: number, { usual_c, still_c }: Warmth = USUAL_WARMTH): number =>

@@ -2,6 +2,8 @@
  * Odds as a gardener says them: counts of ten, and only towards the ends of a hundred, where "9 in 10" and "99 in
  * 100" are different promises. Nothing else says a chance.
  */
+import { ODDS } from './judged.js';
+
 type Told = { certain: 'almost certain' | 'hardly ever' } | { times: number; of: 10 | 100 };
 
 function told(p: number): Told {
@@ -48,8 +50,7 @@ export function sayShare(p: number): string {
 /** A word that stands beside the number wherever odds are judged. */
 export type Standing = 'in hand' | 'likely' | 'in doubt' | 'unlikely';
 
-/** "Likely" is more often than not by a margin, however little was asked. */
-const LIKELY = 0.6;
+const LIKELY = ODDS.likely.value;
 
 /** Judged against what the person asked for. */
 export function standing(p: number, wished: number): Standing {

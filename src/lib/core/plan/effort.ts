@@ -3,9 +3,9 @@ import type { Container, StageName } from '../handbook/schema.js';
 import { meanChance } from '../odds/belief.js';
 import type { Belief } from '../odds/belief.js';
 import type { Step, Walk } from './walk.js';
+import { PLAN } from './judged.js';
 
-/** Price of a litre of mix in the garden's currency; from memory, about a 40 L bag at 8. */
-export const MIX_COST_PER_LITRE = 0.2;
+export const MIX_COST_PER_LITRE = PLAN.mixCost.value;
 
 export interface StageNeed {
 	to: StageName;

@@ -42,6 +42,32 @@ describe('a plan', () => {
 		expect(n(0.1)).toBeLessThan(n(0.3));
 	});
 
+	it('tells what its promise would be were pieces twice as alike: as asked for anew at that, and never more', () => {
+		const best = plan(request({ stock: big })).ways.find((w) => w.wayId === 'semi-ripe')!.best!;
+		const alike = request({ stock: big, rho: 0.2 });
+		const prepared = plannedBatch(alike, semiRipe, best.on, best.strike, alike.due);
+		const means = new Map(semiRipe.stages.map((x) => [x.to, betaOf(x.chance, x.weight)] as const));
+		const odds = wantOdds(15, [], [{ way: 'x', means, likely: means, prepared }]).probability;
+		expect(best.moreAlike).toBeCloseTo(odds, 9);
+		expect(best.moreAlike).toBeLessThan(best.probability);
+	});
+
+	it('says when what an hour is worth decides which way comes first, and only then', () => {
+		for (const name of ['lavender', 'penstemon', 'iris'] as const) {
+			const k = kind(name);
+			const p = plan(requestOf(k, north, { stock: big }));
+			const had = p.ways.flatMap((w) => w.best ?? []);
+			const first = (hour: number) =>
+				[...had].sort(
+					(a, b) =>
+						a.binds.length - b.binds.length ||
+						(a.effort.minutes / 60) * hour + a.effort.cost - (b.effort.minutes / 60) * hour - b.effort.cost
+				)[0]?.wayId;
+			for (const worth of [6, 24])
+				expect(p.byHour.find((o) => o.worth === worth)?.wayId ?? had[0]?.wayId, `${name} ${worth}`).toBe(first(worth));
+		}
+	});
+
 	it('what it offers instead works when it is asked for', () => {
 		for (const due of ['2027-08-01', '2027-12-01', '2028-03-01'].map(day)) {
 			const p = plan(request({ due, stock: big }));

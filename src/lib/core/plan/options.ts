@@ -25,6 +25,7 @@ import { walk } from './walk.js';
 import type { Walk, Year } from './walk.js';
 import { countsTogether, hangsOn, wantOdds } from './wantOdds.js';
 import type { WantBatch } from './wantOdds.js';
+import { PLAN } from './judged.js';
 
 export interface PlanRequest {
 	kind: Kind;
@@ -70,6 +71,8 @@ export interface PlanOption {
 	inBest: boolean;
 	/** The figure that its odds hang on most: the stage, its mean, what that is worth in counted pieces, and its source. */
 	hinge: { stage: StageName; chance: number; weight: number; src: string } | null;
+	/** The same promise were the pieces of a batch twice as alike as they are taken to be: the judgement that it hangs on most. */
+	moreAlike: number;
 	/** What speaks against it, in sentences. */
 	binds: { code: 'minutes' | 'room' | 'flushes' | 'thin'; sentence: string }[];
 }
@@ -93,30 +96,40 @@ export interface WayOutlook {
 export interface Plan {
 	ways: WayOutlook[];
 	lastSafe: DayNumber | null;
+	/** Other ways that would come first were an hour of one's time worth half or twice what is taken; none if it decides nothing. */
+	byHour: { worth: number; wayId: string }[];
+	hourWorth: number;
 }
 
 /** Days between dates looked at: windows are known to the week at best. */
 const STEP = 4;
 /** How far the search goes on past the due day for what could be had instead. */
 const BEYOND = 3 * 366;
-/** What an hour of a gardener's own time is held against money at, in the garden's currency. Own judgement. */
-const HOUR_WORTH = 12;
-/** Outside the best of the window the work counts a third more, and a hundredth more a day; of days alike the earlier is taken, for a second try. Own judgement. */
-const RELUCTANCE = { outside: 1.33, perDayAway: 0.01, perDayLater: 0.003 };
+const HOUR_WORTH = PLAN.hourWorth.value;
+const RELUCTANCE = PLAN.reluctance.value;
 /** An option that something speaks against comes after all that nothing does. */
 const BOUND = 1e6;
 /** Shares of a batch that must be ready on a day that is offered instead, tried in turn. */
 const READY_SHARES = [0.9, 0.97, 0.995] as const;
 
 /** The whole of what an option asks, in money. */
-const priceOf = (o: PlanOption): number => o.binds.length * BOUND + (o.effort.minutes / 60) * HOUR_WORTH + o.effort.cost;
+const priceOf = (o: PlanOption, hour = HOUR_WORTH): number =>
+	o.binds.length * BOUND + (o.effort.minutes / 60) * hour + o.effort.cost;
 
 export function plan(request: PlanRequest): Plan {
 	const ways = request.kind.ways.map((way) => outlook(way, request));
 	const price = (w: WayOutlook) => (w.best ? priceOf(w.best) : Infinity);
 	ways.sort((a, b) => price(a) - price(b) || (b.fallback?.probability ?? 0) - (a.fallback?.probability ?? 0));
 	const safe = ways.flatMap((w) => (w.lastSafe === null ? [] : [w.lastSafe]));
-	return { ways, lastSafe: safe.length ? Math.max(...safe) : null };
+	return { ways, lastSafe: safe.length ? Math.max(...safe) : null, byHour: firstByHour(ways), hourWorth: HOUR_WORTH };
+}
+
+function firstByHour(ways: readonly WayOutlook[]): Plan['byHour'] {
+	const had = ways.flatMap((w) => w.best ?? []);
+	return [HOUR_WORTH / 2, HOUR_WORTH * 2].flatMap((worth) => {
+		const first = had.reduce<PlanOption | null>((a, o) => (a && priceOf(a, worth) <= priceOf(o, worth) ? a : o), null);
+		return first && first !== had[0] ? [{ worth, wayId: first.wayId }] : [];
+	});
 }
 
 /** The odds of a new batch of a way in this garden. */
@@ -341,6 +354,7 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 				buying: r.target * r.kind.price.v,
 				inBest: c.on >= c.window.bestFrom && c.on <= c.window.bestTo,
 				hinge: hingeOf(s, flushes.at(-1)!),
+				moreAlike: promisedIfAlike(s, flushes),
 				binds: bindings(r, effort, flushes)
 			};
 		}
@@ -362,7 +376,16 @@ function hingeOf(s: Search, f: Flush): PlanOption['hinge'] {
 	return { stage: stage.to, chance: alpha / (alpha + beta), weight: alpha + beta, src: stage.src };
 }
 
-function wantBatchOf(s: Search, f: Flush): WantBatch {
+/** The promise of the same strikes when the correlation within a batch is twice what it is taken to be. */
+function promisedIfAlike(s: Search, flushes: readonly Flush[]): number {
+	const r = { ...s.r, rho: Math.min(MOST_ALIKE, 2 * s.r.rho) };
+	const batches = [...r.growing, ...flushes.map((f) => wantBatchOf({ ...s, r }, f))];
+	return wantOdds(r.target, r.others, batches).probability;
+}
+/** Beyond this all pieces of a batch live or all die. */
+const MOST_ALIKE = 0.9;
+
+function wantBatchOf(s: Pick<Search, 'r' | 'way'>, f: Flush): WantBatch {
 	const means = oddsOfWay(s.way, s.r);
 	return {
 		way: `${s.r.kind.id} ${s.way.id}`,

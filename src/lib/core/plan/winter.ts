@@ -6,17 +6,16 @@
 import type { Kind } from '../handbook/schema.js';
 import type { Belief } from '../odds/belief.js';
 import { gridFor } from '../odds/chanceGrid.js';
+import { PLAN } from './judged.js';
 
 /** Where plants spend a winter: a kind of place of the garden. */
 export type WinterPlace = string;
 
 /** Under the sky. A frame stands between: its glass is worth some degrees. */
 const OUTDOORS: ReadonlySet<string> = new Set(['bed', 'hedge', 'slope', 'nursery_row', 'bench']);
-/** Roots in a pot above the ground freeze through: so many degrees less than the kind bears in the ground. Own judgement. */
-const POTTED_LESS_C = 5;
+const POTTED_LESS_C = PLAN.pottedLess.value;
 const IN_POTS: ReadonlySet<string> = new Set(['bench']);
-/** Half die of a coldest night at the kind's hardiness; so many degrees more or less change the odds e-fold. Own judgement. */
-const COLD_STEP_C = 2.5;
+const COLD_STEP_C = PLAN.coldStep.value;
 
 export interface WinterAt {
 	kind: Pick<Kind, 'winter' | 'hardiness_c'>;

@@ -7,6 +7,7 @@ import type { Batch } from '../ledger/batch.js';
 import { walk } from '../plan/walk.js';
 import { afterGrowth } from '../season/season.js';
 import type { Season } from '../season/season.js';
+import { ROUND } from './judged.js';
 
 export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'plant' | 'decide';
 
@@ -28,8 +29,7 @@ export interface Task {
 
 const base = { batchId: null, stockId: null, wantId: null, placeId: null };
 
-/** However much a look would tell, pieces are left alone for so many days after one. Common practice, no source. */
-const LEAST_BETWEEN_LOOKS = 4;
+const LEAST_BETWEEN_LOOKS = ROUND.betweenLooks.value;
 /** A look at a batch: minutes for the walk and the tug, and so many seconds a piece. Common practice, no source. */
 const lookMinutes = (pieces: number) => 2 + pieces * 0.1;
 
@@ -143,8 +143,7 @@ function potTask(t: TasksOf): Draft | null {
 	};
 }
 
-/** Cohorts that are ready within so many days of the first are planted with it. */
-const PLANTED_TOGETHER = 21;
+const PLANTED_TOGETHER = ROUND.plantedTogether.value;
 
 function plantTask(t: TasksOf): Draft | null {
 	const { batch, kind, way, season, today } = t;
@@ -178,8 +177,7 @@ function plantTask(t: TasksOf): Draft | null {
 	};
 }
 
-/** Plants under shelter are looked over this often in winter. Common practice, no source. */
-const WINTER_LOOK_DAYS = 7;
+const WINTER_LOOK_DAYS = ROUND.winterLook.value;
 
 /** In winter plants under shelter are looked over once a week: water, mould, mice. */
 export function winterLook(batch: Batch, sheltered: boolean, today: DayNumber, until: DayNumber, season: Season): Task[] {

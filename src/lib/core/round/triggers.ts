@@ -7,6 +7,7 @@ import { capital, sayThat } from '../odds/words.js';
 import type { DayNumber } from '../dates.js';
 import type { SkyOf } from './sky.js';
 import type { Normals } from '../season/scenarios.js';
+import { ROUND } from './judged.js';
 
 export type TriggerKind = 'shelter' | 'cover' | 'harden' | 'heat' | 'damp-days' | 'rain-ahead';
 
@@ -41,13 +42,11 @@ export interface Trigger {
 	ifMissed: string;
 }
 
-/** A chance from which the loss of plants outweighs the carrying: minutes are dear, plants dearer. Common practice, no source. */
-export const ACT_AT = 0.1;
-const CARRY = 3;
-const LOOK_AHEAD = 7;
-/** A pot carried in, minutes: up, wiped, looked under, set down. Common practice, no source. */
-const MINUTES_A_POT = 0.5;
-const TOGETHER = 10;
+export const ACT_AT = ROUND.actAt.value;
+const CARRY = ROUND.carry.value;
+const LOOK_AHEAD = ROUND.lookAhead.value;
+const MINUTES_A_POT = ROUND.minutesAPot.value;
+const TOGETHER = ROUND.together.value;
 
 const plants = (n: number) => `${n} plant${n === 1 ? '' : 's'}`;
 
@@ -160,7 +159,7 @@ export function coverTonight(
 	});
 }
 
-export const HARDEN_DAYS = 12;
+export const HARDEN_DAYS = ROUND.harden.value;
 
 /** Plants under shelter that are to go out: from when to harden them, and nights on which to pause. */
 export function hardenOff(
@@ -215,9 +214,8 @@ export function hardenOff(
 	});
 }
 
-/** Heat and drying air: cuttings without roots cannot drink. */
-const HOT_C = 30;
-const DRYING_MM = 5;
+const HOT_C = ROUND.hot.value;
+const DRYING_MM = ROUND.drying.value;
 
 export function heatAhead(unrooted: readonly Outdoors[], day: DayNumber, sky: SkyOf, sayDay: (c: number) => string): Trigger[] {
 	const standing = unrooted.filter((t) => t.count > 0);

@@ -4,6 +4,7 @@
  */
 import type { DayNumber } from '../dates.js';
 import type { SkyOf } from './sky.js';
+import { ROUND } from './judged.js';
 
 export interface PotOfWater {
 	/** Soil in one container, litres, and its open surface, cm². */
@@ -17,16 +18,11 @@ export interface PotOfWater {
 	resting: boolean;
 }
 
-/** Share of a mix's volume that is water a plant can draw: peat and bark mixes hold about a quarter so. From memory. */
-const AVAILABLE = 0.25;
-/** The top 2–3 cm are dry when about half of it is gone. Common practice, no source. */
-const TOP_DRY = 0.5;
-/** Draw of a room's air in growth and in winter, mm a day. From memory: a third of a summer's day outdoors. */
-const ROOM = { growing: 1.3, resting: 0.5 };
-/** Part of reference evapotranspiration: pots in leaf; cuttings in shade with few leaves; under a closed cover. From memory. */
-const PART = { rooted: 1, unrooted: 0.45, covered: 0.08 };
-/** Of rain on leaves and rims so much reaches the mix. From memory. */
-const CAUGHT = 0.7;
+const AVAILABLE = ROUND.available.value;
+const TOP_DRY = ROUND.topDry.value;
+const ROOM = ROUND.roomAir.value;
+const PART = ROUND.leafPart.value;
+const CAUGHT = ROUND.rainCaught.value;
 const MOST_DAYS = 60;
 
 /** Water a container may lose, mm over its surface, before it is due. */

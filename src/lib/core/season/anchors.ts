@@ -5,6 +5,7 @@
 import { dayInYear, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import type { Climate } from './climate.js';
+import { SEASON } from './judged.js';
 
 export const ANCHORS = ['last_frost', 'first_frost', 'bud_break', 'leaf_fall', 'longest_day', 'shortest_day'] as const;
 export type Anchor = (typeof ANCHORS)[number];
@@ -18,13 +19,10 @@ export const ANCHOR_WORDS: Record<Anchor, string> = {
 	shortest_day: 'the shortest day'
 };
 
-/** Deciduous shrubs break bud some three weeks before the last frost. From memory. */
-export const BUD_BREAK_BEFORE_LAST_FROST = 21;
-/** Leaves are down some two weeks after the first frost. From memory. */
-export const LEAF_FALL_AFTER_FIRST_FROST = 14;
-/** Where frost never comes the cool season still turns: so long after the shortest day. From memory. */
-const COOL_SEASON_ENDS = 60;
-const COOL_SEASON_STARTS = 45;
+export const BUD_BREAK_BEFORE_LAST_FROST = SEASON.budBreak.value;
+export const LEAF_FALL_AFTER_FIRST_FROST = SEASON.leafFall.value;
+const COOL_SEASON_ENDS = SEASON.coolSeasonEnds.value;
+const COOL_SEASON_STARTS = SEASON.coolSeasonStarts.value;
 
 export interface Turning {
 	/** Day of the year. */

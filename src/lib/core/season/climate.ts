@@ -5,6 +5,7 @@
 import { daysRound, wrapDoy } from '../dates.js';
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
+import { SEASON } from './judged.js';
 
 export interface FrostDate {
 	/** Mean day of the year, 1–365. */
@@ -72,19 +73,13 @@ function zonal(latitude: number): { mean: number; swing: number } {
 /** Half of the yearly swing of the mean temperature at a latitude, °C, milder in the south. */
 export const zonalSwing = (latitude: number): number => zonal(latitude).swing * (latitude < 0 ? SOUTHERN_SWING : 1);
 
-/** Nights lie so far below the day's mean, °C, on an average clear-ish spring day. From memory. */
-const NIGHT_DROP = 5;
-/** The last frost comes about when the average night has warmed to this, °C: a cold spell is some 4–5 °C below it. From memory. */
-const AVERAGE_NIGHT_AT_FROST = 4.5;
-/** Year-to-year spread of frost dates, days. Mid-latitude stations lie between 8 and 16. From memory. */
-const FROST_SD = 12;
-/** The coldest night lies about this far below the coldest month's average night, °C. From memory. */
-const COLDEST_BELOW = 11;
-/** The season lags the sun by about this many days over land. From memory. */
-const SEASON_LAG = 27;
+const NIGHT_DROP = SEASON.nightDrop.value;
+const AVERAGE_NIGHT_AT_FROST = SEASON.nightAtFrost.value;
+const FROST_SD = SEASON.frostSpread.value;
+const COLDEST_BELOW = SEASON.coldestBelow.value;
+const SEASON_LAG = SEASON.lag.value;
 
-/** The oceans make southern lands and islands milder: their swing is about seven tenths. From memory. */
-const SOUTHERN_SWING = 0.7;
+const SOUTHERN_SWING = SEASON.southernSwing.value;
 
 /** Height cools the coldest nights a little less than the year's mean: cold air runs off downhill. Fitted with what follows. */
 const COLDEST_LAPSE_PER_M = 0.0055;
@@ -102,9 +97,8 @@ function coldestBySea(latitude: number, heightM: number, { maritime: m, winterC 
 	return -13.5 + 5 * m + 0.911 * m * w + (1 - m) * inland - COLDEST_LAPSE_PER_M * heightM;
 }
 
-/** A coast's swing is a little wider than the sea's, and mid-continents' than the zone's. From memory. */
-const COAST_SWING = 1.15;
-const INLAND_SWING = 1.1;
+const COAST_SWING = SEASON.coastSwing.value;
+const INLAND_SWING = SEASON.inlandSwing.value;
 
 /** Mean temperature of the year and half its swing, °C. */
 function yearOfPlace(latitude: number, heightM: number, sea: SeaNear | null): { mean: number; swing: number } {

@@ -10,6 +10,7 @@ import type { DayNumber } from '../dates.js';
 import { doysFrom, fitHarmonics, harmonicYear } from './harmonics.js';
 import { emptyRecord } from './record.js';
 import type { DailyRecord } from './record.js';
+import { SEASON } from './judged.js';
 
 /** A wet day has at least this much rain, mm: a hundredth of an inch, what gauges have long been read to. */
 export const WET_MM = 0.254;
@@ -32,8 +33,7 @@ export interface GeneratorModel {
 	slow: number;
 }
 
-/** How long the slow swing of warm and cold spells lasts, days; it is an autoregression of its own. From memory. */
-const SLOW_DAYS = 40;
+const SLOW_DAYS = SEASON.slowDays.value;
 const MONTHS = 12;
 const monthOf = (doy: number) => Math.min(MONTHS - 1, Math.floor(((doy - 1) / 365.25) * MONTHS));
 const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));

@@ -2,14 +2,14 @@ import { dayInYear, daysRound, nearestDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
+import { SEASON } from './judged.js';
 
 export interface Span {
 	from: DayNumber;
 	to: DayNumber;
 }
 
-/** From leaf fall to bud break about so many days in a garden with a real winter: what tells a long rest from none. */
-const USUAL_REST = 165;
+const USUAL_REST = SEASON.rest.value;
 
 /** Days from one day of the year to another, forwards or backwards, whichever is nearer to what is usual: −365 … 364. */
 export function signedDays(from: number, to: number, usual: number): number {

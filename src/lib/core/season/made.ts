@@ -13,6 +13,7 @@ import { generate } from './generator.js';
 import type { GeneratorModel } from './generator.js';
 import { coldestNights } from './heat.js';
 import type { DailyRecord } from './record.js';
+import { SEASON } from './judged.js';
 
 export const MADE_YEARS = 30;
 
@@ -129,8 +130,7 @@ export function madeModel(c: Climate): GeneratorModel {
 	return modelOf(b, c.latitude);
 }
 
-/** Spread of the coldest night from winter to winter, °C. From memory: two to four in most climates. */
-const COLDEST_SD = 2.5;
+const COLDEST_SD = SEASON.coldestSpread.value;
 /** A night that must freeze freezes by so much at least, and one that must not stays so far above, °C. */
 const HAIR = 0.3;
 

@@ -5,9 +5,9 @@ import type { DayNumber } from '../dates.js';
 import { lastDay } from './record.js';
 import type { DailyRecord } from './record.js';
 import type { Forecast } from './scenarios.js';
+import { SEASON } from './judged.js';
 
-/** Nights within so many days of a date count as that date's, so that thirty years give hundreds. */
-const WINDOW = 10;
+const WINDOW = SEASON.nightsAlike.value;
 
 /** Lowest temperatures of all years about a day of the year. */
 function pool(r: DailyRecord, doy: number): number[] {
@@ -29,8 +29,7 @@ export function usualNight(r: DailyRecord, day: DayNumber, threshold: number): n
 	return (lows.filter((l) => l <= threshold).length + 0.25) / (lows.length + 0.5);
 }
 
-/** What a member may still be out by on its own, °C: a garden is not the grid cell it lies in. From memory. */
-const DRESSING = 1.2;
+const DRESSING = SEASON.dressing.value;
 
 /** How much the forecast counts against climatology so many days ahead: nearly all at first, a third on the tenth day. From memory. */
 export const forecastWeight = (lead: number): number =>

@@ -14,6 +14,7 @@ import type { DailyRecord, WeatherDay } from './record.js';
 import { coldestNights, sumDegreeDays } from './heat.js';
 import { warmMiddle } from './made.js';
 import { dayLength } from './solar.js';
+import { SEASON } from './judged.js';
 
 /** Means by day of the year, index 0 = 1 January. */
 export interface Normals {
@@ -46,8 +47,7 @@ export interface Forecast {
 	members: { low: number; high: number; rain: number }[][];
 }
 
-/** Frosts in fewer years than this make no winter to plan by. */
-const RARE_FROST = 0.2;
+const RARE_FROST = SEASON.rareFrost.value;
 
 /** Smoothed daily normals of a record. */
 export function normalsOf(r: DailyRecord): Normals {
@@ -251,8 +251,7 @@ export function leafFallsIn(s: Scenario, rc: RecordClimate): DayNumber[] {
 	});
 }
 
-/** Ten days of this mean, °C, freeze the top of bare soil a spade's blade no longer enters. From memory. */
-const SOIL_FREEZES_BELOW = -2.5;
+const SOIL_FREEZES_BELOW = SEASON.soilFreezes.value;
 
 /** First day after midsummer from which ten days are on average so cold. */
 export function soilFreezesIn(s: Scenario, rc: RecordClimate): DayNumber[] {

@@ -17,6 +17,7 @@ import { openingsIn } from './suitability.js';
 import type { Opening, SeasonKind, Sighting } from './suitability.js';
 import { openings } from './windows.js';
 import type { WindowRule } from './windows.js';
+import { SEASON } from './judged.js';
 
 export interface Season {
 	/** Openings of a window that touch [from, to], in order. */
@@ -133,7 +134,7 @@ export function seasonsOfRecord({ rc, now, ever }: RecordYears, kind: SeasonKind
 
 /** As far as a plan looks: a hedge grown on for three years, and one more. */
 const YEARS_AHEAD = 7;
-const USUAL_REST = 165;
+const USUAL_REST = SEASON.rest.value;
 
 /** From leaf fall to bud break in one scenario; no rest in a winter in which buds break before the leaves are down. */
 function restsIn(s: Scenario, rc: RecordClimate): Opening[] {

@@ -20,6 +20,7 @@ import {
 import type { RecordClimate, Scenario } from './scenarios.js';
 import { usualDays } from './windows.js';
 import type { WindowRule } from './windows.js';
+import { SEASON } from './judged.js';
 
 /** What of a kind its windows ask for. */
 export interface SeasonKind {
@@ -52,9 +53,8 @@ const SHOOTS_BY_HABIT: Record<string, { semi_ripe: number; hard: number }> = {
 	climber: { semi_ripe: 520, hard: 1300 },
 	tree: { semi_ripe: 560, hard: 1300 }
 };
-const USUAL_SHOOTS = { semi_ripe: 420, hard: 1200 };
-/** Soft shoots are long enough to cut some three weeks after bud break: about this many degree days. From memory. */
-const SOFT_SUM = 110;
+const USUAL_SHOOTS = SEASON.shoots.value;
+const SOFT_SUM = SEASON.soft.value;
 
 /** A sighting speaks of the season it was made in: of a moment that was expected within so many days of it. */
 const SAME_SEASON = 150;
@@ -209,8 +209,7 @@ function nearest(days: readonly DayNumber[], expected: DayNumber): DayNumber | n
 	return best;
 }
 
-/** A window is not shut like a door: a week outside of it still half suits. Common practice, no source. */
-const EDGE = 14;
+const EDGE = SEASON.edge.value;
 
 /** How well a day suits one opening: 1 inside, falling to nothing over two weeks outside. */
 const suits = (o: Opening, day: DayNumber): number =>

@@ -3,6 +3,8 @@ import { kindsOf } from '$lib/server/context.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
 import { handbook } from '$lib/server/handbook.js';
 import { figuresOf } from '$lib/core/handbook/bySource.js';
+import { JUDGED } from '$lib/core/judgedAll.js';
+import { sayFigure } from '$lib/core/judgement.js';
 
 /** The handbook's figures by what they rest on. */
 export const load: PageServerLoad = async ({ params }) => {
@@ -29,6 +31,10 @@ export const load: PageServerLoad = async ({ params }) => {
 				kinds: [...kinds.values()]
 			};
 		});
-		return { sources: sources.sort((a, b) => b.count - a.count), total: all.length };
+		const judgements = JUDGED.map(({ subject, figures }) => ({
+			subject,
+			figures: figures.map((f) => ({ what: f.what, figure: `${sayFigure(f.value)} ${f.unit}`, source: f.source }))
+		}));
+		return { sources: sources.sort((a, b) => b.count - a.count), total: all.length, judgements };
 	});
 };

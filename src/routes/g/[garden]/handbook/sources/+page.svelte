@@ -52,3 +52,17 @@
 		</li>
 	{/each}
 </ul>
+
+<h2 id="judgements" class="mt-10">What every sum takes for granted</h2>
+<p class="mt-2 max-w-prose">Figures that belong to no one kind. Where a plan hangs on one of them, the plan says so.</p>
+{#each data.judgements as j (j.subject)}
+	<h3 class="mt-6">{j.subject}</h3>
+	<dl class="mt-2">
+		{#each j.figures as f (f.what)}
+			<div class="grid gap-x-6 border-t border-rule py-2 sm:grid-cols-[16rem_1fr]">
+				<dt class="font-semibold sm:order-1">{f.figure}</dt>
+				<dd class="max-w-prose sm:order-2">{f.what} <span class="note">({f.source})</span></dd>
+			</div>
+		{/each}
+	</dl>
+{/each}

@@ -175,7 +175,7 @@
 		{/if}
 		{#if tooLate && instead}
 			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
-				<p class="text-lg font-semibold">By {sayDate(want.due)} this cannot be had as surely as you ask.</p>
+				<p class="text-lg font-semibold">You can’t be that sure of having them by {sayDate(want.due)}.</p>
 				<ul class="mt-2 list-disc pl-5">
 					{#if instead.most?.fallback}
 						<li>
@@ -199,6 +199,12 @@
 			</div>
 		{/if}
 
+		{#each p.plan?.byHour ?? [] as other (other.worth)}
+			<p class="mt-3 max-w-prose">
+				The order takes an hour of your time to be worth {money(p.plan!.hourWorth, currency)}. At {money(other.worth, currency)},
+				{lower(p.plan!.ways.find((w) => w.wayId === other.wayId)?.name ?? '')} would come first.
+			</p>
+		{/each}
 		{#if p.plan}
 			<ol class="mt-5">
 				{#each p.plan.ways as w, i (w.wayId)}
@@ -235,6 +241,10 @@
 											)} pieces counted{w.hinge.weight > (w.stageWeight ?? Infinity) + 0.5
 												? ', your own among them'
 												: ` (${lower(w.hinge.source)})`}.
+										</p>{/if}
+									{#if w.best.probability - w.best.moreAlike >= 0.03}<p class="mt-1">
+											How alike the pieces of one batch fare is <a href="{base}/handbook/sources#judgements">our own judgement</a
+											>: were they twice as alike, it would be {sayOdds(w.best.moreAlike)}.
 										</p>{/if}
 									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
 											<strong>Binds:</strong>

@@ -1,0 +1,19 @@
+/** What a record teaches: figures that decide results and are no kind's own, each with its unit and what it rests on. */
+import { judged, MEMORY, OWN, PRACTICE } from '../judgement.js';
+
+export const EVIDENCE = {
+	correlation: judged(
+		0.1,
+		'correlation',
+		'How alike the pieces of one batch fare, before the garden’s own batches have told: a middling value of cluster studies.',
+		MEMORY
+	),
+	correlationWeight: judged(20, 'batches', 'As if the correlation rested on so many.', OWN),
+	hardlyLuck: judged(
+		0.975,
+		'chance',
+		'Two treatments differ by more than luck from here on: one trial in 20 between equals says so.',
+		PRACTICE
+	),
+	hint: judged(0.85, 'chance', 'From here on a trial hints at which is better.', OWN)
+};

@@ -1,0 +1,30 @@
+/** Plans and winters: figures that decide results and are no kind's own, each with its unit and what it rests on. */
+import { judged, MEMORY, OWN } from '../judgement.js';
+
+export const PLAN = {
+	hourWorth: judged(
+		12,
+		'of the garden’s currency an hour',
+		'What a gardener’s own time is held against money at: it orders the options, and moves no odds.',
+		OWN
+	),
+	reluctance: judged(
+		{ outside: 1.33, perDayAway: 0.01, perDayLater: 0.003 },
+		'times the work',
+		'Outside the best of the window work counts a third more, and a hundredth more a day; of days alike the earlier is taken, for a second try.',
+		OWN
+	),
+	mixCost: judged(0.2, 'of the garden’s currency a litre', 'Price of mix: a bag of 40 L for 8.', MEMORY),
+	pottedLess: judged(
+		5,
+		'°C',
+		'Roots in a pot above the ground freeze through: so much less than the kind bears in the ground.',
+		OWN
+	),
+	coldStep: judged(
+		2.5,
+		'°C',
+		'Half die of a coldest night at the kind’s hardiness; so much more or less changes the odds e-fold.',
+		OWN
+	)
+};
