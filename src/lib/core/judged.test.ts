@@ -19,7 +19,7 @@ describe('what every sum takes for granted', () => {
 	it('is read as people write figures', () => {
 		expect(sayFigure(0.2)).toBe('0.2');
 		expect(sayFigure([0.7, 2, 30])).toBe('0.7, 2, 30');
-		expect(sayFigure({ outside: 1.33, perDayAway: 0.01 })).toBe('outside 1.3, per day away 0.01');
-		expect(sayFigure(1 / 3)).toBe('0.33');
+		expect(sayFigure({ outside: 1.33, perDayAway: 0.01 })).toBe('outside 1.33, per day away 0.01');
+		expect(sayFigure(1 / 3)).toBe('0.333');
 	});
 });

@@ -23,7 +23,7 @@ export function judged<V extends Figure>(value: V, unit: string, what: string, s
 
 /** "0.2", "0.7, 2, 6, 30", "outside 1.33, per day away 0.01". */
 export function sayFigure(value: Figure): string {
-	const number = (n: number) => String(Number(n.toPrecision(2)));
+	const number = (n: number) => String(Number(n.toPrecision(3)));
 	if (typeof value === 'number') return number(value);
 	if (Array.isArray(value)) return value.map(number).join(', ');
 	return Object.entries(value)

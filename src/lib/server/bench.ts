@@ -74,7 +74,15 @@ export async function batchViews(
 		const q = f ? quantilesOf(f.pmf) : null;
 		const tasks =
 			kind && profile
-				? batchTasks({ batch: b, kind, way: profile, today: day, until: day + 500, season: m.season.usual, news: rooting })
+				? batchTasks({
+						batch: b,
+						kind,
+						way: profile,
+						today: day,
+						until: day + 500,
+						season: m.season.usualFor(kind),
+						news: rooting
+					})
 				: [];
 		tasks.sort((a, c) => a.from - c.from);
 		return {

@@ -187,7 +187,7 @@ function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
 		due,
 		winterAt: winter ? (usual) => chanceAt(usual, winter) : undefined,
 		years: m.season.years(k.kind),
-		season: m.season.usual
+		season: m.season.usualFor(k.kind)
 	};
 }
 

@@ -99,7 +99,15 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 		const way = wayIn(kind, b.wayId);
 		if (!kind || !way) continue;
 		tasks.push(
-			...batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usual, news: rootingIn(w, b) })
+			...batchTasks({
+				batch: b,
+				kind,
+				way,
+				today: day,
+				until: day + HORIZON,
+				season: w.season.usualFor(kind),
+				news: rootingIn(w, b)
+			})
 		);
 		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.season.usual));
 	}
@@ -124,12 +132,17 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 		const open = kind.ways
 			.map((way) => ({ way, odds: w.season.windows(way.window, kind) }))
 			.filter((o) => o.odds.on(day) >= 0.6)
-			.map((o) => ({ ...o, closes: o.odds.likely.find((l) => l.closes.p90 >= day && l.opens.p10 <= day)?.closes }))[0];
+			.map((o) => ({
+				...o,
+				closes: w.season.allYear(o.way.window)
+					? null
+					: (w.season.usualFor(kind).openings(o.way.window, day, day)[0]?.closes ?? null)
+			}))[0];
 		if (!open) return [];
 		const way = handbook().ways.get(open.way.way);
 		const mark = w.marks('decide', want.id);
 		const from = asksFrom('decide', day, mark, 14);
-		const by = open.closes?.p50 ?? day + 14;
+		const by = open.closes ?? day + 14;
 		return [
 			{
 				...blank,
@@ -144,7 +157,7 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 				link: `wants/${want.id}`,
 				count: want.target,
 				minutes: 3,
-				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes.p50), false)}` : ''}.`
+				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes), false)}` : ''}.`
 			}
 		];
 	});

@@ -78,7 +78,7 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 		const way = wayIn(kind, b.wayId);
 		const at = w.places.find((p) => p.id === b.placeId);
 		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
-		const plant = batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usual }).find(
+		const plant = batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usualFor(kind) }).find(
 			(t) => t.kind === 'plant'
 		);
 		if (!plant) return [];

@@ -5,7 +5,7 @@ import { keepFresh, STATION_DAYS } from './station.js';
 import * as care from './store/care.js';
 import * as weather from './store/weather.js';
 import { yearAhead } from './climate.js';
-import { addDays, dayNumber } from '$lib/core/dates.js';
+import { addDays, dayInYear, dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { skyOf } from '$lib/core/round/sky.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
@@ -14,12 +14,13 @@ import { merged } from './store/weather.js';
 import type { WeatherDay } from '$lib/core/season/record.js';
 import { scenariosOf } from '$lib/core/season/scenarios.js';
 import type { Forecast, Scenario } from '$lib/core/season/scenarios.js';
-import { chanceSeasons, seasonOfClimate, seasonsOfRecord } from '$lib/core/season/season.js';
+import { chanceSeasons, seasonOfClimate, seasonsOfRecord, usualSeason } from '$lib/core/season/season.js';
 import type { Season as UsualSeason } from '$lib/core/season/season.js';
 import { yearOfSeason } from '$lib/core/plan/walk.js';
 import type { Year } from '$lib/core/plan/walk.js';
-import { windowOdds } from '$lib/core/season/suitability.js';
+import { windowOdds, windowOddsOf } from '$lib/core/season/suitability.js';
 import type { Sighting, SightingOf, WindowOdds } from '$lib/core/season/suitability.js';
+import { openAllYear } from '$lib/core/season/windows.js';
 import type { WindowRule } from '$lib/core/season/windows.js';
 
 export interface StationNews {
@@ -41,8 +42,12 @@ export interface Season {
 	windows(rule: WindowRule, kind: Kind): WindowOdds;
 	/** Changes whenever what is known of the season does. */
 	key: string;
-	/** The usual season of the garden. */
+	/** The usual season of the garden: when growth rests, when frosts come. */
 	usual: UsualSeason;
+	/** The same with a kind's windows, as the handbook and the round tell them. */
+	usualFor(kind: Kind): UsualSeason;
+	/** Is a window open all the year here? */
+	allYear(rule: WindowRule): boolean;
 	/** The years that may come for a kind, as a plan or a forecast walks through them. */
 	years(kind: Kind): readonly Year[];
 }
@@ -55,6 +60,7 @@ interface Kept {
 	scenarios: Scenario[] | null;
 	odds: Map<string, WindowOdds>;
 	years: Map<string, readonly Year[]>;
+	usual: Map<string, UsualSeason>;
 }
 const MOST_KEPT = 24;
 const kept = new Map<string, Kept>();
@@ -79,7 +85,8 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 			sky: skyOf(garden.base.record, garden.base.rc, observed, forecast, now),
 			scenarios: null,
 			odds: new Map(),
-			years: new Map()
+			years: new Map(),
+			usual: new Map()
 		};
 		kept.delete(garden.id);
 		kept.set(garden.id, k);
@@ -92,6 +99,24 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 		list.push({ event: s.event as SightingOf, day: dayNumber(s.seen_on) });
 		sightings.set(s.kind_id, list);
 	}
+	const usual = seasonOfClimate(garden.climate);
+	/** Windows by the frost dates that the person holds to against a measured record: years by chance about those. */
+	const chance = holdsToOwn(garden) ? chanceSeasons(garden.climate) : null;
+	const ahead = yearAhead(now);
+	const windows = (rule: WindowRule, kind: Kind): WindowOdds => {
+		const eyes = sightings.get(kind.id) ?? [];
+		const name = JSON.stringify([kind.id, rule, eyes]);
+		let odds = mine.odds.get(name);
+		if (!odds) {
+			// Sightings make new names: what is no longer asked for must not pile up.
+			if (mine.odds.size > 2000) mine.odds.clear();
+			odds = chance
+				? windowOddsOf(chance.map((s) => [...s.openings(rule, dayInYear(ahead - 2, 1), dayInYear(ahead + 2, 1) - 1)]))
+				: windowOdds(rule, scenarios(), garden.base.rc, kind, eyes);
+			mine.odds.set(name, odds);
+		}
+		return odds;
+	};
 	return {
 		observed: mine.observed,
 		forecast: mine.forecast,
@@ -105,7 +130,20 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 		sky: mine.sky,
 		sightings,
 		key: `${mine.key} ${JSON.stringify([...sightings])}`,
-		usual: seasonOfClimate(garden.climate),
+		usual,
+		allYear: (rule) => openAllYear(rule, garden.climate),
+		usualFor(kind) {
+			const eyes = sightings.get(kind.id) ?? [];
+			const name = JSON.stringify([kind.id, kind.ways.map((w) => w.window), kind.plant_out, eyes]);
+			let season = mine.usual.get(name);
+			if (!season) {
+				if (mine.usual.size > 500) mine.usual.clear();
+				// Where frost never comes some windows are open all the year: the climate says so.
+				const odds = (rule: WindowRule) => (openAllYear(rule, garden.climate) ? null : windows(rule, kind));
+				mine.usual.set(name, (season = usualSeason(usual, odds, ahead)));
+			}
+			return season;
+		},
 		years(kind) {
 			const eyes = sightings.get(kind.id) ?? [];
 			const name = JSON.stringify([kind.id, kind.plant_out, eyes]);
@@ -116,17 +154,7 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 			}
 			return years;
 		},
-		windows(rule, kind) {
-			const eyes = sightings.get(kind.id) ?? [];
-			const name = JSON.stringify([kind.id, rule, eyes]);
-			let odds = mine.odds.get(name);
-			if (!odds) {
-				// Sightings make new names: what is no longer asked for must not pile up.
-				if (mine.odds.size > 2000) mine.odds.clear();
-				mine.odds.set(name, (odds = windowOdds(rule, scenarios(), garden.base.rc, kind, eyes)));
-			}
-			return odds;
-		}
+		windows
 	};
 
 	function scenarios(): Scenario[] {
@@ -138,6 +166,8 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 	}
 }
 
+const holdsToOwn = (garden: Garden): boolean => !garden.base.made && garden.data.frost_from === 'own';
+
 /** Winters behind a batch and the years ahead of it. */
 const YEARS_BACK = 3;
 
@@ -146,9 +176,8 @@ const YEARS_BACK = 3;
  * years by chance about those.
  */
 function yearsOf(garden: Garden, kind: Kind, now: readonly Scenario[], eyes: readonly Sighting[], today: DayNumber): Year[] {
-	const { rc, ever, made } = garden.base;
-	const own = !made && garden.data.frost_from === 'own';
-	const seasons = own ? chanceSeasons(garden.climate) : seasonsOfRecord({ rc, now, ever }, kind, eyes);
+	const { rc, ever } = garden.base;
+	const seasons = holdsToOwn(garden) ? chanceSeasons(garden.climate) : seasonsOfRecord({ rc, now, ever }, kind, eyes);
 	return seasons.map((s) => yearOfSeason(s, kind, today - YEARS_BACK * 366));
 }
 

@@ -10,7 +10,9 @@ import { isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
 import { mayMultiply } from '$lib/core/material/protection.js';
-import { openings } from '$lib/core/season/windows.js';
+import { seasonOf } from './season.js';
+import { whyNever } from '$lib/core/season/windows.js';
+import { wayLabel } from './windows.js';
 
 export interface StockView extends state.StockRow {
 	kindName: string;
@@ -25,7 +27,10 @@ export interface StockView extends state.StockRow {
 		full: number;
 		open: boolean;
 		opensOn: string | null;
+		/** Null where it is open all the year. */
 		closesOn: string | null;
+		/** Why there is no such window in this garden in most years; null where there is. */
+		never: string | null;
 		fullAgainOn: string | null;
 	}[];
 	taken: { code: string; id: string; on: string; pieces: number; planned: boolean }[];
@@ -33,7 +38,12 @@ export interface StockView extends state.StockRow {
 
 export async function stockViews(garden: Garden, day: DayNumber, only?: string): Promise<StockView[]> {
 	const db = database();
-	const [kinds, places, all] = await Promise.all([kindsOf(garden), state.places(db, garden.id), state.stocks(db, garden.id)]);
+	const [kinds, places, all, season] = await Promise.all([
+		kindsOf(garden),
+		state.places(db, garden.id),
+		state.stocks(db, garden.id),
+		seasonOf(garden)
+	]);
 	const rows = all.filter((s) => (only ? s.id === only : !s.gone_on));
 	const batches = await state.batchesFrom(
 		db,
@@ -54,19 +64,21 @@ export async function stockViews(garden: Garden, day: DayNumber, only?: string):
 				measure: kind.ways[0]!.gives.measure,
 				gives: kind.ways.map((w) => {
 					const way = handbook().ways.get(w.way)!;
-					const window = openings(w.window, day, day + 400, garden.climate)[0];
+					const window = season.usualFor(kind).openings(w.window, day, day + 400)[0];
+					const allYear = season.allYear(w.window);
 					const now = canGive(plant, w.gives, takings, day);
 					const full = fullYield(plant, w.gives, day);
 					const again = now < full ? recoversOn(plant, w.gives, takings, full, day) : null;
 					return {
 						wayId: w.id,
-						wayName: way.name,
+						wayName: wayLabel(kind, w),
 						pieceWord: way.piece,
 						now,
 						full,
 						open: window !== undefined && window.opens <= day,
 						opensOn: window && window.opens > day ? isoOf(window.opens) : null,
-						closesOn: window ? isoOf(window.closes) : null,
+						closesOn: window && !allYear ? isoOf(window.closes) : null,
+						never: window ? null : whyNever(w.window, garden.climate),
 						fullAgainOn: again === null ? null : isoOf(again)
 					};
 				}),

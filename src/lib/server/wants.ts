@@ -289,7 +289,7 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 			due,
 			confidence: want.confidence,
 			today: m.today,
-			season: m.season.usual,
+			season: m.season.usualFor(kind),
 			years: m.season.years(kind),
 			minutesPerWeek: garden.data.minutes_per_week,
 			busyMinutes: busyMinutes(m, inHandNow),

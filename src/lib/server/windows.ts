@@ -17,6 +17,7 @@ export interface WindowView {
 	values: number[];
 	/** On the day looked at. */
 	now: number;
+	allYear: boolean;
 	/** The opening that holds the day, or the next one. */
 	next: {
 		open: boolean;
@@ -45,6 +46,7 @@ export function windowView(season: Season, rule: WindowRule, kind: Kind, day: Da
 		say: sayRule(rule),
 		values: suitability(season, rule, kind, from, BAR_DAYS),
 		now: odds.on(day),
+		allYear: season.allYear(rule),
 		next: l
 			? {
 					open: l.opens.p50 <= day,

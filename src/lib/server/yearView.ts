@@ -58,7 +58,9 @@ export async function yearView(garden: Garden, day: DayNumber) {
 					id: w.id,
 					name: wayLabel(kind, w),
 					values: view.values.slice(0, points.length),
-					next: view.next && `${sayDate(view.next.opens.usual, false)} – ${sayDate(view.next.closes.usual, false)}`,
+					next: view.allYear
+						? 'all year'
+						: view.next && `${sayDate(view.next.opens.usual, false)} – ${sayDate(view.next.closes.usual, false)}`,
 					marks: batches
 						.filter((b) => b.kindId === kind.id && b.wayId === w.id && b.struckOn !== null)
 						.map((b) => ({

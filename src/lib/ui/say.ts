@@ -73,3 +73,10 @@ export function sayAge(ms: number): string {
 	if (minutes < 90) return unit(minutes, 'minute');
 	return minutes < 48 * 60 ? unit(minutes / 60, 'hour') : unit(minutes / 1440, 'day');
 }
+
+/** When a way can be used in this garden. */
+export function sayWindow(w: { open: boolean; opensOn: string | null; closesOn: string | null; never: string | null }): string {
+	if (w.never) return `Its window does not open here in most years: ${w.never}.`;
+	if (w.open) return w.closesOn ? `Its window is open until ${sayDate(w.closesOn)}.` : 'Open all year.';
+	return w.opensOn ? `Its window opens on ${sayDate(w.opensOn)}.` : '';
+}

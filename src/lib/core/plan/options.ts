@@ -397,7 +397,7 @@ function wantBatchOf(s: Pick<Search, 'r' | 'way'>, f: Flush): WantBatch {
 
 function whyNot(s: Search, result: WayOutlook): string {
 	const { r, way } = s;
-	if (s.open.length === 0) return 'Its window does not open here before then.';
+	if (s.open.length === 0) return 'Its window does not open here in most years.';
 	if (result.curve.length === 0) return 'Its window opens only after the day you want them.';
 	if (result.curve.every((c) => c.strike === null && c.inTime < 0.5))
 		return 'Struck on any day still open, most of them would not be ready in time.';

@@ -14,6 +14,7 @@ export const ROUND = {
 	together: judged(10, 'days', 'What must come in within so long of the tenderest of a place goes along with it.', OWN),
 	harden: judged(12, 'days', 'Hardening off, from two hours in shade to day and night.', PRACTICE),
 	hot: judged(30, '°C', 'Cuttings without roots are shaded from here on.', PRACTICE),
+	thaw: judged(1, '°C', 'A day that gets no warmer brings snow, which soaks nothing.', MEMORY),
 	drying: judged(5, 'mm of reference evapotranspiration a day', 'Air that dries cuttings without roots.', MEMORY),
 	betweenLooks: judged(4, 'days', 'However much a look would tell, pieces are left alone so long after one.', PRACTICE),
 	plantedTogether: judged(21, 'days', 'Cohorts ready within so long of the first are planted with it.', OWN),

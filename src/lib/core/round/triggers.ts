@@ -259,9 +259,12 @@ export function dampDays(day: DayNumber, sky: SkyOf): { day: DayNumber; share: n
 	return days;
 }
 
+const THAW_C = ROUND.thaw.value;
+
 /** Rain tomorrow: what is struck where it is to grow is struck the day before. */
 export function rainTomorrow(day: DayNumber, sky: SkyOf): number | null {
-	return sky.share(day + 1, (m) => m.rain >= 2);
+	// What falls in the frost lies as snow and soaks nothing.
+	return sky.share(day + 1, (m) => m.rain >= 2 && m.high > THAW_C);
 }
 
 /** Is the soil fit to dig: thawed, and not sodden by the rain of the last days? In words, with the reason. */

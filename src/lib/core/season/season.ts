@@ -14,7 +14,7 @@ import type { Span } from './growth.js';
 import { budBreaksIn, frostsIn, leafFallsIn } from './scenarios.js';
 import type { RecordClimate, Scenario } from './scenarios.js';
 import { openingsIn } from './suitability.js';
-import type { Opening, SeasonKind, Sighting } from './suitability.js';
+import type { Opening, SeasonKind, Sighting, WindowOdds } from './suitability.js';
 import { openings } from './windows.js';
 import type { WindowRule } from './windows.js';
 import { SEASON } from './judged.js';
@@ -52,6 +52,50 @@ export function seasonOfClimate(c: Climate): Season {
 		}
 	};
 }
+
+/** Openings that most years have make the usual season. */
+const MOST_YEARS = 0.5;
+
+/**
+ * The usual season of a kind: windows open and close on the middle day of the years that may come, as the handbook
+ * and the round tell them, so that a plan, a stock plant and a calendar name the same day. Later years go like the
+ * year ahead. All else the climate answers.
+ *
+ * @param ahead the last calendar year of which the odds know every opening whole
+ */
+export function usualSeason(base: Season, odds: (rule: WindowRule) => WindowOdds | null, ahead: number): Season {
+	const known = new WeakMap<WindowRule, readonly Opening[] | null>();
+	const all = (rule: WindowRule): readonly Opening[] | null => {
+		let list = known.get(rule);
+		if (list !== undefined) return list;
+		const told = odds(rule);
+		if (told === null) list = null;
+		else {
+			const usual = told.likely
+				.filter((l) => l.share >= MOST_YEARS && yearOf(l.opens.p50) <= ahead)
+				.map((l): Opening => ({ opens: l.opens.p50, closes: l.closes.p50, bestFrom: l.bestFrom, bestTo: l.bestTo }));
+			const pattern = usual.filter((o) => yearOf(o.opens) === ahead);
+			const later = Array.from({ length: YEARS_AHEAD }, (_, i) => dayInYear(ahead + i + 1, 1) - dayInYear(ahead, 1));
+			list = [...usual, ...later.flatMap((days) => pattern.map((o) => movedBy(o, days)))];
+		}
+		known.set(rule, list);
+		return list;
+	};
+	return {
+		...base,
+		openings(rule, from, to) {
+			const list = all(rule);
+			return list === null ? base.openings(rule, from, to) : list.filter((o) => o.closes >= from && o.opens <= to);
+		}
+	};
+}
+
+const movedBy = (o: Opening, days: number): Opening => ({
+	opens: o.opens + days,
+	closes: o.closes + days,
+	bestFrom: o.bestFrom + days,
+	bestTo: o.bestTo + days
+});
 
 /** Two irrational steps that fill the square evenly: powers of the plastic number (Roberts 2018, the R₂ sequence). */
 const R2 = [0.7548776662466927, 0.5698402909980532] as const;
@@ -100,13 +144,7 @@ export function seasonsOfRecord({ rc, now, ever }: RecordYears, kind: SeasonKind
 		for (let ahead = 1; ahead <= YEARS_AHEAD; ahead++) {
 			const other = (k + STRIDE * ahead) % n;
 			const shift = dayInYear(here.year + ahead, 1) - dayInYear(ever[other]!.year, 1);
-			for (const o of pattern[other]!)
-				list.push({
-					opens: o.opens + shift,
-					closes: o.closes + shift,
-					bestFrom: o.bestFrom + shift,
-					bestTo: o.bestTo + shift
-				});
+			for (const o of pattern[other]!) list.push(movedBy(o, shift));
 		}
 		list = list.filter((o, i) => i === 0 || o.opens > list![i - 1]!.opens);
 		memo.set(`${key} ${k}`, list);

@@ -246,7 +246,11 @@ export function windowOdds(
 	kind: SeasonKind,
 	sightings: readonly Sighting[] = []
 ): WindowOdds {
-	const byYear = scenarios.map((s) => openingsIn(rule, s, rc, kind, sightings));
+	return windowOddsOf(scenarios.map((s) => openingsIn(rule, s, rc, kind, sightings)));
+}
+
+/** The same from the openings of each year that may come. */
+export function windowOddsOf(byYear: Opening[][]): WindowOdds {
 	// Openings of one season lie together: sorted by their middle, a gap of a third of a year parts two seasons.
 	const all = byYear.flat().sort((a, b) => a.opens + a.closes - (b.opens + b.closes));
 	const seasons: Opening[][] = [];
@@ -259,13 +263,13 @@ export function windowOdds(
 	return {
 		byYear,
 		likely: seasons
-			.filter((list) => list.length >= Math.max(1, 0.1 * scenarios.length))
+			.filter((list) => list.length >= Math.max(1, 0.1 * byYear.length))
 			.map((list) => ({
 				opens: spread(list.map((o) => o.opens)),
 				closes: spread(list.map((o) => o.closes)),
 				bestFrom: spread(list.map((o) => o.bestFrom)).p50,
 				bestTo: spread(list.map((o) => o.bestTo)).p50,
-				share: Math.min(1, list.length / scenarios.length)
+				share: Math.min(1, list.length / byYear.length)
 			})),
 		on(day) {
 			let sum = 0;

@@ -36,14 +36,25 @@ const RAINY = (rains: { start: number; end: number }): WindowRule => ({
 	no_frost: 'by_season'
 });
 
+/** Why a window does not open in a garden, as the rest of a sentence. */
+export const whyNever = (rule: WindowRule, c: Climate): string =>
+	!c.lastFrost
+		? 'what it waits for does not come without a winter'
+		: rule.opens.never
+			? 'what it waits for comes in too few years'
+			: 'the season is too short, and it would shut before it opens';
+
+/** Where frost never comes many ways are open all the year; by the rains where there are some and the way goes by them. */
+export const openAllYear = (rule: WindowRule, c: Climate): boolean =>
+	!c.lastFrost && (rule.no_frost === 'all_year' || (rule.no_frost === 'with_rains' && !c.rains));
+
 /**
  * Every opening of a window that touches [from, to], in order, in the middle year of a climate. None where it would
  * shut before it opens, or where what opens it does not come in most years.
  */
 export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Climate): OpenWindow[] {
 	if (!c.lastFrost && c.rains && rule.no_frost === 'with_rains') return openings(RAINY(c.rains), from, to, c);
-	if (rule.no_frost !== 'by_season' && !c.lastFrost)
-		return [{ opens: from, closes: to, bestFrom: from, bestTo: to, opensSd: 0, closesSd: 0 }];
+	if (openAllYear(rule, c)) return [{ opens: from, closes: to, bestFrom: from, bestTo: to, opensSd: 0, closesSd: 0 }];
 	if (rule.opens.never) return [];
 	const open = dayOf(rule.opens, c);
 	const days = signedDays(open, dayOf(rule.closes, c), usualDays(rule.opens, rule.closes));

@@ -43,7 +43,11 @@
 							<span class="font-head text-2xl font-semibold">{g.now}</span>
 							<span>{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]} now, {g.wayName};</span>
 							<span class="note"
-								>{g.fullAgainOn ? `of ${g.full}; all again ${sayDate(g.fullAgainOn)}` : `until ${sayDate(g.closesOn!)}`}</span
+								>{g.fullAgainOn
+									? `of ${g.full}; all again ${sayDate(g.fullAgainOn)}`
+									: g.closesOn
+										? `until ${sayDate(g.closesOn)}`
+										: 'all year'}</span
 							>
 						</li>
 					{/each}

@@ -129,7 +129,9 @@
 				{#if w.window.next}
 					{@const n = w.window.next}
 					<p class="mt-1">
-						{#if n.open}Open, until about <strong>{sayDate(n.closes.usual)}</strong>
+						{#if w.window.allYear}Open <strong>all year</strong>{:else if n.open}Open, until about <strong
+								>{sayDate(n.closes.usual)}</strong
+							>
 							<span class="note">({sayDate(n.closes.early, false)} to {sayDate(n.closes.late, false)})</span>{:else}Opens about
 							<strong>{sayDate(n.opens.usual)}</strong>
 							<span class="note">({sayDate(n.opens.early, false)} to {sayDate(n.opens.late, false)})</span>, shuts about {sayDate(

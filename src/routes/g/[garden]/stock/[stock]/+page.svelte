@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayWindow } from '$lib/ui/say.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -35,13 +36,13 @@
 					<div>
 						<p class="font-semibold">{g.wayName}</p>
 						<p class="note">
-							{#if g.open}Window open until {sayDate(g.closesOn!)}.{:else if g.opensOn}Window opens {sayDate(g.opensOn)}.{/if}
+							{sayWindow(g)}
 							{#if g.fullAgainOn}{g.full} again on {sayDate(g.fullAgainOn)}.{/if}
 						</p>
 					</div>
 					<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
-						<span class="figure">{g.now}</span>
-						<span class="unit">{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]}</span>
+						{#if !g.never}<span class="figure">{g.now}</span>
+							<span class="unit">{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]}</span>{/if}
 					</p>
 				</li>
 			{/each}

@@ -41,6 +41,8 @@ export const load: PageServerLoad = async ({ params, url }) => {
 				...planned,
 				plan: planned.plan && {
 					lastSafe: planned.plan.lastSafe === null ? null : isoOf(planned.plan.lastSafe),
+					byHour: planned.plan.byHour,
+					hourWorth: planned.plan.hourWorth,
 					ways: planned.plan.ways.map((w) => {
 						const profile = ways.get(w.wayId)!;
 						const way = handbook().ways.get(profile.way)!;

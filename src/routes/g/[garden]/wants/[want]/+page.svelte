@@ -181,8 +181,9 @@
 						<li>
 							The most that can be had by then: {instead.most.name}, {instead.most.fallback.strike} struck on {sayDate(
 								iso(instead.most.fallback.on)
-							)}, usually leave {Math.floor(instead.most.fallback.usually)}; all {p.target}
-							{sayOdds(instead.most.fallback.probability)}.
+							)}, {instead.most.fallback.usually < 1
+								? 'but don’t count on any'
+								: `usually leave ${Math.floor(instead.most.fallback.usually)}; all ${p.target} ${sayOdds(instead.most.fallback.probability)}`}.
 						</li>
 					{/if}
 					{#if instead.soonest?.earliest}
@@ -242,9 +243,9 @@
 												? ', your own among them'
 												: ` (${lower(w.hinge.source)})`}.
 										</p>{/if}
-									{#if w.best.probability - w.best.moreAlike >= 0.03}<p class="mt-1">
+									{#if sayOdds(w.best.moreAlike) !== sayOdds(w.best.probability)}<p class="mt-1">
 											How alike the pieces of one batch fare is <a href="{base}/handbook/sources#judgements">our own judgement</a
-											>: were they twice as alike, it would be {sayOdds(w.best.moreAlike)}.
+											>: were they twice as alike, it would be {sayOdds(w.best.moreAlike)} only.
 										</p>{/if}
 									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
 											<strong>Binds:</strong>
@@ -335,11 +336,9 @@
 							<p class="mt-1">{w.why}</p>
 							{#if w.fallback}
 								<p class="note">
-									The most it can bring by then: usually {Math.floor(w.fallback.usually)} from {plural(
-										w.fallback.strike,
-										w.pieces
-									)} on {sayDate(iso(w.fallback.on))}; all {p.target}
-									{sayOdds(w.fallback.probability)}.
+									{w.fallback.usually < 1
+										? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} on ${sayDate(iso(w.fallback.on))}.`
+										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} on ${sayDate(iso(w.fallback.on))}; all ${p.target} ${sayOdds(w.fallback.probability)}.`}
 								</p>
 								<div class="mt-2">
 									<EntryForm

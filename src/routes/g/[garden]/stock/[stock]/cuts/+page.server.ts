@@ -53,6 +53,8 @@ export const load: PageServerLoad = async ({ params }) => {
 					now: gives.now,
 					open: gives.open,
 					opensOn: gives.opensOn,
+					closesOn: gives.closesOn,
+					never: gives.never,
 					fullAgainOn: gives.fullAgainOn,
 					recoverDays: w.gives.recover_days,
 					past,

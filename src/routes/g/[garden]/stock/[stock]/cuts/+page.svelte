@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayWindow } from '$lib/ui/say.js';
 	// Who: before the plant, secateurs in one hand, phone in the other. Question: what can I get from it, and where
 	// do I cut? Computed: the cuts that bring most rooted pieces. Biggest: how many pieces, how many will root, and
 	// the stem with its cuts. At 390 px: the number, the drawing (it scrolls sideways), then the measures.
@@ -66,7 +67,7 @@
 			>That is more than it should lose at once.</strong
 		>{/if}
 	What is taken grows back in about {w.recoverDays} days.
-	{#if !w.open && w.opensOn}Its window opens {sayDate(w.opensOn)}.{/if}
+	{#if !w.open}{sayWindow(w)}{/if}
 </p>
 {#key w.id}
 	{#if w.cut.draws === 'clump'}
