@@ -26,16 +26,18 @@ tell(
 tell();
 tell(`## Wants: ${GARDENS} gardens × ways, up to ${RUNS} seasons each`);
 tell();
-tell('| asked | gardens | seasons | promised on average | kept |');
-tell('| --- | --- | --- | --- | --- |');
+tell('| asked | gardens | seasons | promised on average | kept | standard error |');
+tell('| --- | --- | --- | --- | --- | --- |');
 const promises = keepPromises(kinds, GARDENS, RUNS, 0.271828);
 for (const confidence of [0.8, 0.9, 0.95]) {
 	const list = promises.filter((p) => p.confidence === confidence);
 	const runs = list.reduce((n, p) => n + p.runs, 0);
 	const promised = list.reduce((s, p) => s + p.promised * p.runs, 0) / runs;
 	const kept = list.reduce((s, p) => s + p.kept, 0) / runs;
+	// Seasons of one garden go by one record and one way: the error is that of the gardens.
+	const error = Math.sqrt(list.reduce((s, p) => s + (p.kept - p.promised * p.runs) ** 2, 0)) / runs;
 	tell(
-		`| ${percent(confidence)} | ${list.length} | ${runs.toLocaleString('en')} | ${percent(promised)} | **${percent(kept)}** |`
+		`| ${percent(confidence)} | ${list.length} | ${runs.toLocaleString('en')} | ${percent(promised)} | **${percent(kept)}** | ${(100 * error).toFixed(1)} |`
 	);
 }
 tell();
@@ -43,7 +45,9 @@ tell('Promised is a little more than asked because pieces are whole and days are
 
 const { rooted, ranks } = foretell(kinds, BATCHES, 0.314159);
 tell();
-tell(`## Is it rooted yet: ${BATCHES.toLocaleString('en')} batches looked at once, told some days later`);
+tell(
+	`## Is it rooted yet: ${BATCHES.toLocaleString('en')} batches looked at once and told some days later, and as many that nobody looked at`
+);
 tell();
 tell('| told | pieces | had rooted |');
 tell('| --- | --- | --- |');

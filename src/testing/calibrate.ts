@@ -3,7 +3,7 @@
  * what was promised. What is told is held against what came.
  */
 import { dayNumber } from '$lib/core/dates.js';
-import type { Kind, StageName } from '$lib/core/handbook/schema.js';
+import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
 import { learnCorrelation } from '$lib/core/evidence/correlation.js';
 import { worthOf } from '$lib/core/evidence/evidence.js';
 import type { Tallies } from '$lib/core/evidence/tally.js';
@@ -150,18 +150,16 @@ export interface Foretold {
 	ranks: number[];
 }
 
-/** Batches that are looked at once, then foretold, then seen. */
+/** Batches that are looked at once, then foretold, then seen; and as many that are not looked at. */
 export function foretell(kinds: readonly Kind[], batches: number, seed: number): Foretold {
 	const d = dice(seed);
 	const rooted: Bin[] = Array.from({ length: 10 }, () => ({ told: 0, came: 0, pieces: 0 }));
 	const ranks: number[] = [];
+	untouched(kinds, batches, d, rooted);
 	for (let n = 0; n < batches; n++) {
 		const climate = pick(CLIMATES, d);
 		const kind = pick(kinds, d);
-		const way = pick(
-			kind.ways.filter((w) => w.stages[0]!.to === 'rooted' && w.stages[0]!.grows === 'always' && w.stages[0]!.days[1] > 0),
-			d
-		);
+		const way = pick(kind.ways.filter(rootsByDays), d);
 		if (!way) continue;
 		const world = worldOf(way, d);
 		const season = yearByChance(climate, d);
@@ -219,6 +217,31 @@ export function foretell(kinds: readonly Kind[], batches: number, seed: number):
 	}
 	return { rooted, ranks };
 }
+
+/** Batches that nobody has looked at, told when most of what will root has. */
+function untouched(kinds: readonly Kind[], batches: number, d: Dice, rooted: Bin[]): void {
+	for (let n = 0; n < batches; n++) {
+		const climate = pick(CLIMATES, d);
+		const kind = pick(kinds, d);
+		const way = pick(kind.ways.filter(rootsByDays), d);
+		if (!way) continue;
+		const world = worldOf(way, d);
+		const struckOn = dayNumber('2027-05-01') + Math.floor(d.uniform() * 120);
+		const days = way.stages[0]!.days;
+		const today = struckOn + Math.round(days[1] * (0.6 + 3 * d.uniform()));
+		const g = grow({ kind, way, world, season: yearByChance(climate, d), struckOn, pieces: 12, dice: d }, batchLucks(world, d));
+		const told = rootingAfter({ chance: beliefsOf(way, {}, TRUE_RHO).get('rooted')!, days }).now(today - struckOn);
+		const bin = rooted[Math.min(9, Math.floor(told * 10))]!;
+		for (const p of g.pieces) {
+			bin.pieces++;
+			bin.told += told;
+			bin.came += p.rootedOn !== null && p.rootedOn <= today ? 1 : 0;
+		}
+	}
+}
+
+const rootsByDays = (w: WayProfile): boolean =>
+	w.stages[0]!.to === 'rooted' && w.stages[0]!.grows === 'always' && w.stages[0]!.days[1] > 0;
 
 /** Standard error of a rate, in points. */
 export const errorOf = (rate: number, n: number): number => Math.sqrt((rate * (1 - rate)) / Math.max(1, n));
