@@ -25,7 +25,7 @@ export async function fillLedger(url: string, entries: number): Promise<{ entrie
 	);
 	await client.query(
 		`INSERT INTO batch (garden_id, id, code, kind_id, way_id, status, planned_count, struck_on, struck, unrooted, rooted, potted, wintered_on, planted, given, kept, split_off,
-			lost, lost_planted, last_on, treatment, container, seen, entries)
+			lost, lost_planted, last_on, treatment, container, seen, version)
 		 SELECT g.id, o.id, o.code, o.kind_id, o.way_id, 'done', 0, o.on_day, 20, 0, 0, 0, o.on_day + 270, 13, 0, 0, 0, 7, 0, o.on_day + 290, '{}', '',
 			'{"rooted": {"passed": 15, "failed": 5}, "potted": {"passed": 15, "failed": 0}, "wintered": {"passed": 13, "failed": 2}, "planted": {"passed": 13, "failed": 0}}', 6
 		 FROM garden g, old o`

@@ -131,7 +131,7 @@ export async function fillBench(url: string, batches: number): Promise<void> {
 	await client.query(`DELETE FROM batch WHERE code LIKE 'Y%'`);
 	await client.query(
 		`INSERT INTO batch (garden_id, id, code, kind_id, way_id, place_id, status, planned_count, struck_on, struck, unrooted, rooted, potted, planted, given, kept,
-			split_off, lost, lost_planted, last_on, treatment, container, seen, entries, family, cohorts, rooting)
+			split_off, lost, lost_planted, last_on, treatment, container, seen, version, family, cohorts, rooting)
 		 SELECT b.garden_id, gen_random_uuid(), 'Y' || lpad(n::text, 5, '0'), b.kind_id, b.way_id, b.place_id, 'growing', 0, b.struck_on, 12, 12 - 4 * (n % 3), 4 * (n % 3), 0, 0, 0, 0,
 			0, 0, 0, b.struck_on, '{"medium": "", "hormone": "", "wound": false, "cover": ""}', '', '{}', 1, NULL,
 			jsonb_build_array(

@@ -4,6 +4,8 @@ import { migrate } from '../src/lib/server/migrate.js';
 import { closeDatabase } from '../src/lib/server/db.js';
 
 await migrate(process.env.DATABASE_URL!, ROOT);
+const { rebuildStale } = await import('../src/lib/server/ledger.js');
+await rebuildStale();
 if (process.argv.includes('--demo')) {
 	const { loadDemoIfEmpty } = await import('../demo/load.js');
 	await loadDemoIfEmpty();

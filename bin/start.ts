@@ -17,10 +17,10 @@ const HELP = `Usage: ./start [options]
   --help         this text
 
 DATABASE_URL     use this PostgreSQL (15 or newer) instead of a private one
-SURCULUS_PASSWORD  the household's password, 8 characters or more`;
+SURCULUS_PASSWORD  the household's password, 12 characters or more
+SURCULUS_DATA    folder of the private database and its copies (.surculus beside the program)`;
 
 const MOST_PORT = 65_535;
-const LEAST_PASSWORD = 8;
 
 async function main(): Promise<void> {
 	const began = Date.now();
@@ -42,7 +42,7 @@ async function main(): Promise<void> {
 	if (!(Number.isInteger(port) && port >= 1 && port <= MOST_PORT)) throw new Stop(`--port: a number from 1 to ${MOST_PORT}.`);
 	const host = options.host ?? '127.0.0.1';
 
-	const { isLoopback, hashPassword } = await import('../src/lib/server/auth.js');
+	const { isLoopback, keepPassword, LEAST_PASSWORD } = await import('../src/lib/server/auth.js');
 	const password = process.env.SURCULUS_PASSWORD ?? '';
 	if (!isLoopback(host) && password.length < LEAST_PASSWORD)
 		throw new Stop(
@@ -100,12 +100,13 @@ async function main(): Promise<void> {
 				: error.message;
 			throw new Stop(sentence);
 		});
-		if (moved.from > 0 && moved.from < moved.to) {
-			// New columns are derived from the ledger like the rest.
-			const { rebuildAll } = await import('../src/lib/server/ledger.js');
-			await rebuildAll();
-			say(`The database was brought from version ${moved.from} to ${moved.to}.`);
-		}
+		if (moved.from > 0 && moved.from < moved.to) say(`The database was brought from version ${moved.from} to ${moved.to}.`);
+		// State that an older copy derived, or a kill left half-derived, is derived from the ledger afresh.
+		const { rebuildStale, RebuildRefused } = await import('../src/lib/server/ledger.js');
+		const derived = await rebuildStale().catch((error: Error) => {
+			throw error instanceof RebuildRefused ? new Stop(error.message) : error;
+		});
+		if (derived > 0) say(`The state of ${derived === 1 ? 'a garden' : `${derived} gardens`} was derived from the ledger afresh.`);
 		if (!options.empty) {
 			const { loadDemoIfEmpty } = await import('../demo/load.js');
 			if (await loadDemoIfEmpty()) say('The demo garden was loaded.');
@@ -118,7 +119,7 @@ async function main(): Promise<void> {
 			DATABASE_URL: url,
 			SURCULUS_STAND_INS: standIns.addresses,
 			SURCULUS_PASSWORD: '',
-			...(password.length >= LEAST_PASSWORD ? { SURCULUS_PASSWORD_HASH: await hashPassword(password) } : {})
+			...(password.length >= LEAST_PASSWORD ? { SURCULUS_PASSWORD_HASH: await keepPassword(password) } : {})
 		};
 		const app = await startApp(port, host, env, openSync(logFile, 'w')).catch((error: Error) => {
 			throw error instanceof Stop ? new Stop(error.message.replace('the lines above', logFile)) : error;

@@ -1,5 +1,6 @@
 /** An app of its own for a spec: fresh database, the demo or none, today pinned. */
 import { test as base } from '@playwright/test';
+import pg from 'pg';
 import type { Cluster } from '../bin/cluster.js';
 import { DEMO_TODAY, openDemoApp } from '../bin/demoApp.js';
 
@@ -16,6 +17,8 @@ export const TODAY = DEMO_TODAY;
 export interface App {
 	url: string;
 	cluster: Cluster;
+	/** Runs SQL on its database, as its owner. */
+	query(sql: string): Promise<void>;
 	/** The demo garden's path. */
 	demo: string;
 	/** Address of the stand-in weather station. */
@@ -33,6 +36,12 @@ export const test = base.extend<object, { app: App; appOptions: { demo: boolean;
 			await use({
 				url: app.url,
 				cluster: app.cluster,
+				query: async (sql) => {
+					const client = new pg.Client({ connectionString: app.databaseUrl });
+					await client.connect();
+					await client.query(sql);
+					await client.end();
+				},
 				demo: `${app.url}/g/three-alders`,
 				station: app.standIns.get('weather-station')!
 			});

@@ -25,13 +25,45 @@ test('nothing is shown before signing in, and wrong tries are slowed', async ({ 
 	const cookie = (await page.context().cookies()).find((c) => c.name === 'surculus_session')!;
 	expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Strict' });
 	await page.goto(`${app.demo}/settings`);
-	await page.getByRole('button', { name: 'Sign out' }).click();
+	await page.getByRole('button', { name: 'Sign out', exact: true }).click();
 	await page.goto(`${app.demo}/wants`);
 	await expect(page).toHaveURL(/sign-in/);
-	for (let i = 0; i < 4; i++) await request.post(`${app.url}/sign-in?/in`, { form: { password: 'guess' } });
+	for (let i = 0; i < 5; i++) await request.post(`${app.url}/sign-in?/in`, { form: { password: 'guess' } });
 	await page.getByLabel('Password').fill(PASSWORD);
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('alert')).toContainText('Too many wrong tries');
+});
+
+test('signed out on another device while typing: it is said, and nothing typed is lost', async ({ app, browser }) => {
+	// The tries of the test before are another address's.
+	const enter = async () => {
+		const context = await browser.newContext({ locale: 'en-GB' });
+		const page = await context.newPage();
+		await page.goto(`${app.demo}/wants/new?kind=lavender`);
+		await page.getByLabel('Password').fill(PASSWORD);
+		await page.getByRole('button', { name: 'Sign in' }).click();
+		return page;
+	};
+	await app.query('DELETE FROM rate_limit');
+	const page = await enter();
+	await expect(page.getByLabel('How many', { exact: true })).toBeVisible();
+	await page.waitForLoadState('networkidle');
+	await page.getByLabel('How many', { exact: true }).fill('17');
+	await page.getByLabel('In the ground by').fill('2028-06-15');
+	await page.getByLabel('In your words').fill('along the wall');
+	await app.query('DELETE FROM session');
+	await page.getByRole('button', { name: 'Write it down and plan' }).click();
+	await expect(page.getByRole('alert')).toContainText('You are signed out');
+	await expect(page.getByLabel('In your words')).toHaveValue('along the wall');
+	const [other] = await Promise.all([
+		page.context().waitForEvent('page'),
+		page.getByRole('link', { name: 'Sign in in another tab' }).click()
+	]);
+	await other.getByLabel('Password').fill(PASSWORD);
+	await other.getByRole('button', { name: 'Sign in' }).click();
+	await other.waitForURL(/\/g\//);
+	await page.getByRole('button', { name: 'Write it down and plan' }).click();
+	await expect(page.getByRole('heading', { name: '17 English lavender, along the wall' })).toBeVisible();
 });
 
 test('the start command refuses an open address without a password, and says other troubles clearly', async () => {

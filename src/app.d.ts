@@ -8,6 +8,8 @@ declare global {
 			/** Who writes entries: the household has one shared sign-in. */
 			actor: string;
 			requestId: string;
+			/** Where signing in is asked: has the visitor? */
+			signedIn: boolean;
 		}
 	}
 }

@@ -1,21 +1,51 @@
 import { randomUUID } from 'node:crypto';
 import { json } from '@sveltejs/kit';
-import type { Handle, HandleServerError } from '@sveltejs/kit';
-import { SESSION_COOKIE, signedIn, signInAsked } from '$lib/server/auth.js';
-import { closeDatabase, isDatabaseDown } from '$lib/server/db.js';
+import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@sveltejs/kit';
+import { dev } from '$app/environment';
+import { originOf } from '$lib/server/api.js';
+import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
+import { closeDatabase, isDatabaseBusy, isDatabaseDown } from '$lib/server/db.js';
+import { BUSY, DOWN } from '$lib/server/forms.js';
 import { log } from '$lib/server/log.js';
+
+/** Whoever starts the built app by itself is held to the same rule as by ./start. */
+export const init: ServerInit = () => {
+	const unsafe = dev ? null : unsafeBind(process.env);
+	if (unsafe === null) return;
+	process.stderr.write(`${unsafe}\n`);
+	process.exit(1);
+};
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOPBACK_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/;
-/** Open without sign-in: the way in, what watches over the process, and doors with a secret of their own. */
+/** Open without sign-in: the way in, what watches over the process, and links with a secret of their own. */
 const OPEN = ['/sign-in', '/healthz', '/_app/', '/favicon.svg', '/api/readings', '/calendar/'];
 
-export const DOWN = 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.';
+interface No {
+	code: string;
+	sentence: string;
+	status: number;
+}
+const OTHER_SITE: No = {
+	code: 'request.denied',
+	sentence: 'This request came from another site, so it was not carried out.',
+	status: 403
+};
+const UNREADABLE: No = { code: 'address.unreadable', sentence: 'That address cannot be read.', status: 400 };
+const SIGN_IN: No = {
+	code: 'sign-in',
+	sentence: 'You are signed out. Nothing was saved; what you typed is still here: sign in again, then send it once more.',
+	status: 401
+};
 
-function denied(request: Request, sentence: string, status = 403): Response {
+/** Says no in the form that whoever asks can read: a page's form, a program, a person. */
+function denied(request: Request, { code, sentence, status }: No): Response {
+	// What a form of ours awaits as the answer to its action.
+	if (request.headers.get('x-sveltekit-action') === 'true')
+		return json({ type: 'error', status, error: { message: sentence, code } }, { status });
 	return request.headers.get('accept')?.includes('text/html')
 		? new Response(sentence, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } })
-		: json({ error: { code: 'request.denied', sentence } }, { status });
+		: json({ error: { code, sentence } }, { status });
 }
 
 /**
@@ -38,39 +68,39 @@ function crossSite(request: Request): boolean {
 	}
 }
 
+/** Why a request is not carried out at all; null if it is. */
+async function reasonAgainst(event: RequestEvent): Promise<No | null> {
+	const { request, url, locals } = event;
+	if (crossSite(request)) return OTHER_SITE;
+	if (/%00/.test(url.href)) return UNREADABLE;
+	locals.signedIn = !signInAsked() || (await signedInOrDown(event.cookies.get(SESSION_COOKIE)));
+	return locals.signedIn || OPEN.some((p) => url.pathname.startsWith(p)) ? null : SIGN_IN;
+}
+
 export const handle: Handle = async ({ event, resolve }) => {
 	const began = performance.now();
 	const { request, url } = event;
 	event.locals.requestId = randomUUID();
 	event.locals.actor = 'household';
 
-	let response: Response;
-	if (crossSite(request)) {
-		response = denied(request, 'This request came from another site, so it was not carried out.');
-	} else if (
-		signInAsked() &&
-		!OPEN.some((p) => url.pathname.startsWith(p)) &&
-		!(await signedInOrDown(event.cookies.get(SESSION_COOKIE)))
-	) {
-		response =
-			SAFE.has(request.method) && !url.pathname.startsWith('/api/')
+	const no = await reasonAgainst(event);
+	const toSignIn = no === SIGN_IN && SAFE.has(request.method) && !url.pathname.startsWith('/api/');
+	const response =
+		no === null
+			? await resolve(event)
+			: toSignIn
 				? new Response(null, {
 						status: 303,
-						headers: { location: `/sign-in?to=${encodeURIComponent(url.pathname)}` }
+						headers: { location: `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}` }
 					})
-				: denied(request, 'Sign in first.', 401);
-	} else {
-		response = await resolve(event);
-	}
-	response.headers.set('x-content-type-options', 'nosniff');
-	response.headers.set('referrer-policy', 'same-origin');
-	response.headers.set('x-frame-options', 'DENY');
+				: denied(request, no);
+	guardedHeaders(response, originOf(request, url).startsWith('https:'), url.pathname);
 	if (!url.pathname.startsWith('/_app/'))
 		log.info(
 			{
 				id: event.locals.requestId,
 				method: request.method,
-				path: url.pathname,
+				path: withoutSecrets(url.pathname),
 				status: response.status,
 				ms: Math.round(performance.now() - began)
 			},
@@ -79,21 +109,40 @@ export const handle: Handle = async ({ event, resolve }) => {
 	return response;
 };
 
+/** A secret address opens a calendar: it stays out of the log. */
+const withoutSecrets = (path: string): string => path.replace(/^\/calendar\/.+/, '/calendar/…');
+
+const YEAR_S = 31_536_000;
+function guardedHeaders(response: Response, tls: boolean, path: string): void {
+	const { headers } = response;
+	headers.set('x-content-type-options', 'nosniff');
+	headers.set('referrer-policy', 'same-origin');
+	headers.set('x-frame-options', 'DENY');
+	headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=(self), payment=(), usb=()');
+	headers.set('cross-origin-opener-policy', 'same-origin');
+	if (tls) headers.set('strict-transport-security', `max-age=${YEAR_S}`);
+	// A garden is private: no page or file of it stays in a cache that others may look into.
+	if (!path.startsWith('/_app/') && !headers.has('cache-control')) headers.set('cache-control', 'private, no-store');
+}
+
 async function signedInOrDown(token: string | undefined): Promise<boolean> {
 	try {
 		return await signedIn(token);
 	} catch (error) {
-		if (isDatabaseDown(error)) return false;
+		if (isDatabaseDown(error) || isDatabaseBusy(error)) return false;
 		throw error;
 	}
 }
 
 export const handleError: HandleServerError = ({ error, event, status }) => {
 	if (status === 404) return { message: 'There is no such page.', code: 'page.unknown' };
+	if (isDatabaseBusy(error)) return BUSY;
 	if (isDatabaseDown(error)) {
 		log.error({ id: event.locals.requestId, err: (error as Error).message }, 'database down');
-		return { message: DOWN, code: 'database.down' };
+		return DOWN;
 	}
+	// A request that the framework itself refuses: a body too large, a content type that no form has.
+	if (status >= 400 && status < 500) return { message: 'That cannot be read: load the page again.', code: 'request.unreadable' };
 	log.error({ id: event.locals.requestId, err: error }, 'unexpected error');
 	return { message: 'Something went wrong on our side. Nothing was half-saved.', code: 'unexpected' };
 };

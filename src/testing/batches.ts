@@ -18,7 +18,7 @@ export const emptyBatch = (of: Partial<Batch> & { id: string }): Batch => {
 		lastOn: of.struckOn ?? null,
 		cohorts: tidied([cohort('unrooted'), cohort('rooted'), cohort('potted')]),
 		rootRecord: struckRooting(struck, of.unrooted ?? 0),
-		entries: 1,
+		version: 1,
 		...of
 	};
 };

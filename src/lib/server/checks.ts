@@ -2,6 +2,7 @@
 import type { Queryable } from './db.js';
 import { handbook } from './handbook.js';
 import { must, no } from './refusal.js';
+import { timerThere } from './store/benchware.js';
 import * as state from './store/state.js';
 import { dayNumber, sayDate, yearOf } from '$lib/core/dates.js';
 import { checkFigure, withFigures } from '$lib/core/handbook/figures.js';
@@ -27,6 +28,31 @@ async function openPlace(db: Queryable, gardenId: string, id: string | null): Pr
 	const place = (await state.places(db, gardenId)).find((p) => p.id === id);
 	if (!place) no('place.unknown', 'There is no such place in this garden.', 'place_id');
 	if (place.closed) no('place.closed', `${place.name} is closed.`, 'place_id');
+}
+
+async function knownPlace(db: Queryable, gardenId: string, id: string): Promise<void> {
+	if (!(await state.places(db, gardenId)).some((p) => p.id === id)) no('place.unknown', 'There is no such place in this garden.');
+}
+
+async function knownStock(db: Queryable, gardenId: string, id: string): Promise<void> {
+	if (!(await state.stockById(db, gardenId, id))) no('stock.unknown', 'There is no such stock in this garden.');
+}
+
+/** Work of the round is done on plants that there are, at a place that there is. */
+async function knownWork(
+	db: Queryable,
+	gardenId: string,
+	{ place_id, targets }: { place_id: string | null; targets: readonly string[] }
+): Promise<void> {
+	if (place_id !== null) await knownPlace(db, gardenId, place_id);
+	const { rows } = await db.query<{ id: string }>(
+		`SELECT id FROM batch WHERE garden_id = $1 AND id = ANY ($2)
+		 UNION SELECT id FROM stock WHERE garden_id = $1 AND id = ANY ($2)
+		 UNION SELECT id FROM want WHERE garden_id = $1 AND id = ANY ($2)`,
+		[gardenId, targets]
+	);
+	if (rows.length < new Set(targets).size)
+		no('care.unknown', 'One of the plants of that work is not of this garden: load the page again.');
 }
 
 export function protectionOf(s: state.StockRow) {
@@ -79,7 +105,10 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 				})
 			);
 			return;
+		case 'place.walked':
+			return knownPlace(db, gardenId, e.subjectId);
 		case 'place.closed': {
+			await knownPlace(db, gardenId, e.subjectId);
 			const inUse = (await state.batches(db, gardenId, ['growing'])).filter((b) => b.placeId === e.subjectId && inHand(b) > 0);
 			if (inUse.length > 0)
 				no(
@@ -91,10 +120,12 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 		case 'stock.set':
 			kindOf(e.data.kind_id);
 			return openPlace(db, gardenId, e.data.place_id);
+		case 'stock.moved':
+			await knownStock(db, gardenId, e.subjectId);
+			return openPlace(db, gardenId, e.data.place_id);
 		case 'stock.leave':
 		case 'stock.gone':
-			if (!(await state.stockById(db, gardenId, e.subjectId))) no('stock.unknown', 'There is no such stock in this garden.');
-			return;
+			return knownStock(db, gardenId, e.subjectId);
 		case 'want.set':
 			kindOf(e.data.kind_id);
 			if (e.data.due <= today) no('want.past', `${sayDate(e.data.due)} has gone by: give a day that is still to come.`, 'due');
@@ -102,11 +133,27 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 				no('want.far', 'More than twelve years ahead: give a nearer day.', 'due');
 			return openPlace(db, gardenId, e.data.place_id);
 		case 'want.dropped':
+			if (!(await state.wants(db, gardenId)).some((w) => w.id === e.subjectId))
+				no('want.unknown', 'There is no such want in this garden.');
+			return;
+		case 'figure.cleared':
+			kindOf(e.data.kind_id);
+			return;
+		case 'care.done':
+		case 'care.skipped':
+			return knownWork(db, gardenId, e.data);
+		case 'timer.started':
+			if (e.data.batch_id !== null && !(await state.batchById(db, gardenId, e.data.batch_id)))
+				no('batch.unknown', 'There is no such batch in this garden.', 'batch_id');
+			return;
+		case 'timer.ended':
+			if (!(await timerThere(db, gardenId, e.subjectId))) no('timer.unknown', 'There is no such clock, or it has ended.');
 			return;
 		case 'sighting.made':
 			kindOf(e.data.kind_id);
 			return;
 		case 'care.put-off':
+			await knownWork(db, gardenId, e.data);
 			if (e.data.until <= today) no('care.until', 'Put off to a day that is still to come.', 'until');
 			if (dayNumber(e.data.until) - dayNumber(today) > 400)
 				no('care.until', 'More than a year ahead: give a nearer day.', 'until');

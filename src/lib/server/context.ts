@@ -22,6 +22,8 @@ export interface Garden {
 	id: string;
 	slug: string;
 	data: GardenData;
+	/** The ledger’s number of the last entry about its settings. */
+	version: number;
 	climate: Climate;
 	/** Its weather record, measured or made, and what was reckoned from it. */
 	base: ClimateBase;
@@ -36,6 +38,7 @@ async function asGarden(row: state.GardenRow): Promise<Garden> {
 		id: row.id,
 		slug: row.slug,
 		data: row.data,
+		version: row.version,
 		climate: base.climate,
 		base,
 		units: { length: row.data.units, temperature: row.data.temperature },

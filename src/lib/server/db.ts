@@ -1,6 +1,7 @@
 /** The connection to PostgreSQL. Dates come and go as ISO strings, never as instants. */
 import pg from 'pg';
 import { log } from './log.js';
+import { APP_ROLE } from './roles.js';
 
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 pg.types.setTypeParser(pg.types.builtins.INT8, (text) => Number(text));
@@ -9,16 +10,25 @@ export type Queryable = Pick<pg.ClientBase, 'query'>;
 
 let pool: pg.Pool | null = null;
 
+const MOST_CONNECTIONS = 10;
+/** A wait for another's lock or connection is told before a person gives up; a doing that hangs lets its locks go. */
+const LOCK_WAIT_MS = 5_000;
+const IDLE_IN_DOING_MS = 15_000;
+
 export function database(): pg.Pool {
 	if (pool) return pool;
 	const url = process.env.DATABASE_URL;
 	if (!url) throw new DatabaseDown('DATABASE_URL is not set: start the app with ./start.');
 	pool = new pg.Pool({
 		connectionString: url,
-		max: Number(process.env.DATABASE_POOL ?? 10),
-		connectionTimeoutMillis: 3_000,
+		max: Number(process.env.DATABASE_POOL ?? MOST_CONNECTIONS),
+		connectionTimeoutMillis: 5_000,
 		idleTimeoutMillis: 30_000,
 		statement_timeout: 20_000,
+		lock_timeout: LOCK_WAIT_MS,
+		idle_in_transaction_session_timeout: IDLE_IN_DOING_MS,
+		// Never as the owner: the ledger's rows can only be added to and read.
+		options: `-c role=${APP_ROLE}`,
 		application_name: 'surculus'
 	});
 	// A server that goes away ends idle connections; the next query says so where someone listens.
@@ -47,8 +57,18 @@ export function isDatabaseDown(error: unknown): boolean {
 	const code = (error as { code?: string }).code ?? '';
 	return (
 		CONNECTION_CODES.has(code) ||
-		/^(08|57P0|53300)/.test(code) ||
+		/^(08|57P0)/.test(code) ||
 		/Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/i.test(error.message)
+	);
+}
+
+/** Is the database there, but another's work in the way? 55P03: a lock is held; 57014: a query took too long; else all connections are out. */
+export function isDatabaseBusy(error: unknown): boolean {
+	if (!(error instanceof Error)) return false;
+	const code = (error as { code?: string }).code ?? '';
+	if (code === '55P03' || code === '57014' || code === '25P03' || code === '53300') return true;
+	return (
+		/timeout exceeded when trying to connect/i.test(error.message) && pool !== null && pool.idleCount === 0 && pool.totalCount > 0
 	);
 }
 

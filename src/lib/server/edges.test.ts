@@ -5,7 +5,17 @@ import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../../bin/testDatabase.js';
 import { readBody } from './api.js';
-import { hashPassword, isLoopback, signedIn, signIn, signOut, tooManyTries } from './auth.js';
+import {
+	hashPassword,
+	isLoopback,
+	keepPassword,
+	safePath,
+	signedIn,
+	signIn,
+	signOut,
+	signOutEverywhere,
+	unsafeBind
+} from './auth.js';
 import { today } from './clock.js';
 import { closeDatabase, database, isDatabaseDown } from './db.js';
 import { Fields } from './forms.js';
@@ -187,8 +197,14 @@ describe('signing in', () => {
 		await closeDatabase();
 	});
 
+	const enter = async (address: string): Promise<string> => {
+		const tried = await signIn('rake and riddle', address);
+		if (tried.outcome !== 'in') throw new Error(tried.outcome);
+		return tried.token;
+	};
+
 	it('opens a session that can be closed, and keeps no token in the database', async () => {
-		const token = (await signIn('rake and riddle', '10.0.0.1'))!;
+		const token = await enter('10.0.0.1');
 		expect(await signedIn(token)).toBe(true);
 		expect(await signedIn(`${token}x`)).toBe(false);
 		expect(await signedIn(undefined)).toBe(false);
@@ -198,16 +214,60 @@ describe('signing in', () => {
 		expect(await signedIn(token)).toBe(false);
 	});
 
-	it('ends with its time', async () => {
-		const token = (await signIn('rake and riddle', '10.0.0.1'))!;
-		await database().query("UPDATE session SET expires_at = now() - interval '1 second'");
+	it('ends with its time, and after a week in which nobody used it', async () => {
+		const token = await enter('10.0.0.1');
+		await database().query("UPDATE session SET used_at = now() - interval '6 days'");
+		expect(await signedIn(token)).toBe(true);
+		await database().query("UPDATE session SET used_at = now() - interval '8 days'");
 		expect(await signedIn(token)).toBe(false);
+		const other = await enter('10.0.0.1');
+		await database().query("UPDATE session SET expires_at = now() - interval '1 second'");
+		expect(await signedIn(other)).toBe(false);
 	});
 
-	it('counts wrong tries by address', async () => {
-		for (let i = 0; i < 5; i++) expect(await signIn('guess', '10.0.0.2')).toBeNull();
-		expect(await tooManyTries('10.0.0.2')).toBe(true);
-		expect(await tooManyTries('10.0.0.3')).toBe(false);
+	it('ends on every device when asked, and when the password is another', async () => {
+		const [a, b] = [await enter('10.0.0.1'), await enter('10.0.0.4')];
+		await signOutEverywhere();
+		expect([await signedIn(a), await signedIn(b)]).toEqual([false, false]);
+		const first = await keepPassword('rake and riddle');
+		const c = await enter('10.0.0.1');
+		// The same password after a restart leaves people signed in.
+		expect(await keepPassword('rake and riddle')).toBe(first);
+		expect(await signedIn(c)).toBe(true);
+		expect(await keepPassword('hoe and harrow too')).not.toBe(first);
+		expect(await signedIn(c)).toBe(false);
+	});
+
+	it('counts a try before it weighs it: of a hundred at once five are weighed, and others are let in meanwhile', async () => {
+		const tries = await Promise.all(Array.from({ length: 100 }, () => signIn('guess', '10.0.0.2')));
+		expect(tries.filter((t) => t.outcome === 'wrong')).toHaveLength(5);
+		expect(tries.filter((t) => t.outcome === 'wait')).toHaveLength(95);
+		expect((await signIn('rake and riddle', '10.0.0.2')).outcome).toBe('wait');
+		expect((await signIn('rake and riddle', '10.0.0.3')).outcome).toBe('in');
+	});
+
+	it('leads only to paths of ours, however an address is disguised', () => {
+		expect(safePath('/g/x/round?day=1')).toBe('/g/x/round?day=1');
+		for (const to of [
+			null,
+			'',
+			'//host',
+			'/\\host',
+			'/\t/host',
+			'/\n/host',
+			'https://host',
+			'/\r\n//host',
+			'\\\\host',
+			'javascript:1'
+		])
+			expect(safePath(to), JSON.stringify(to)).toBe('/');
+	});
+
+	it('does not serve others without a password', () => {
+		expect(unsafeBind({})).toContain('password');
+		expect(unsafeBind({ HOST: '0.0.0.0' })).toContain('password');
+		expect(unsafeBind({ HOST: '127.0.0.1' })).toBeNull();
+		expect(unsafeBind({ HOST: '::', SURCULUS_PASSWORD_HASH: 'x' })).toBeNull();
 	});
 
 	it('knows loopback from the rest', () => {

@@ -1,12 +1,14 @@
 /** Reading forms into acts, and answering them: nothing typed is lost, and every refusal says where. */
 import { error, fail } from '@sveltejs/kit';
 import type { ActionFailure } from '@sveltejs/kit';
+import { z } from 'zod';
 import { gardenBySlug } from './context.js';
 import type { Garden } from './context.js';
-import { isDatabaseDown } from './db.js';
+import { isDatabaseBusy, isDatabaseDown } from './db.js';
 import { record } from './ledger.js';
 import type { Act } from './ledger.js';
 import { log } from './log.js';
+import { plainText, readNumber } from '$lib/core/numbers.js';
 import { cmFromInches, metresFromFeet, toCelsius } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 import type { Problem, Result } from '$lib/core/result.js';
@@ -14,6 +16,10 @@ import type { Problem, Result } from '$lib/core/result.js';
 export interface Done {
 	done: { entryId: string; sentence: string; code: string | null };
 }
+const UNREADABLE = { message: 'That cannot be read: load the page again.', code: 'form.unreadable' };
+/** Ids as we write them. */
+export const isId = (text: string): boolean => z.uuid().safeParse(text).success && text === text.toLowerCase();
+
 export interface Refused {
 	problem: Problem;
 }
@@ -21,17 +27,30 @@ export interface Refused {
 /** A form's fields, read the forgiving way: blanks are null, numbers may have a comma. */
 export class Fields {
 	constructor(private readonly form: FormData) {}
+	/** Of a request's form; one that cannot be read ends with a sentence. */
+	static async of(request: Request): Promise<Fields> {
+		try {
+			return new Fields(await request.formData());
+		} catch {
+			error(400, UNREADABLE);
+		}
+	}
+	/** The id that the client gave its entry; without one nothing is written. */
+	get entryId(): string {
+		const id = this.text('entry_id');
+		if (!isId(id)) error(400, UNREADABLE);
+		return id;
+	}
 	text(name: string): string {
 		const value = this.form.get(name);
-		return typeof value === 'string' ? value : '';
+		return typeof value === 'string' ? plainText(value) : '';
 	}
 	textOrNull(name: string): string | null {
 		return this.text(name).trim() || null;
 	}
 	/** null when blank, NaN when it is no number (the schema then refuses it). */
 	number(name: string): number | null {
-		const text = this.text(name).trim().replace(/\s/g, '').replace('−', '-').replace(',', '.');
-		return text === '' ? null : /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : Number.NaN;
+		return readNumber(this.text(name));
 	}
 	/** null when blank; NaN, which no schema takes, when it is no JSON. */
 	json(name: string): unknown {
@@ -47,7 +66,7 @@ export class Fields {
 		return ['on', 'true', '1'].includes(this.text(name));
 	}
 	all(name: string): string[] {
-		return this.form.getAll(name).filter((v): v is string => typeof v === 'string');
+		return this.form.getAll(name).flatMap((v) => (typeof v === 'string' ? [plainText(v)] : []));
 	}
 	/** Lengths as typed in the garden's units, to cm. */
 	cm(name: string, units: UnitChoice): number | null {
@@ -66,7 +85,7 @@ export class Fields {
 
 /** What every entry form sends along. */
 export const frameOf = (f: Fields, garden: Garden) => ({
-	id: f.text('entry_id'),
+	id: f.entryId,
 	on: f.text('on') || garden.today,
 	note: f.text('note')
 });
@@ -80,16 +99,25 @@ export async function gardenOr404(slug: string): Promise<Garden> {
 	);
 }
 
+export const DOWN = {
+	message: 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.',
+	code: 'database.down'
+};
+
+/** The database is there; what was asked had to wait too long for something else. */
+export const BUSY = {
+	message: 'Surculus is busy with something else and did not get to this. Nothing was saved: try again in a moment.',
+	code: 'database.busy'
+};
+
 export async function guarded<T>(work: () => Promise<T>): Promise<T> {
 	try {
 		return await work();
 	} catch (e) {
+		if (isDatabaseBusy(e)) error(503, BUSY);
 		if (!isDatabaseDown(e)) throw e;
 		log.error({ err: (e as Error).message }, 'database down');
-		error(503, {
-			message: 'The database does not answer at the moment. Nothing was saved, and what you typed is still here.',
-			code: 'database.down'
-		});
+		error(503, DOWN);
 	}
 }
 
@@ -101,7 +129,7 @@ export async function recordForm(
 	sentence: string | ((code: string | null) => string)
 ): Promise<Done | ActionFailure<Refused>> {
 	const result = await guarded(() => record({ gardenId: garden.id, actor, today: garden.today }, acts));
-	if (!result.ok) return refused(result.problem, result.problem.code === 'batch.changed' ? 409 : 400);
+	if (!result.ok) return refused(result.problem, result.problem.code === 'entry.changed-since' ? 409 : 400);
 	const { code, ids } = result.value;
 	return {
 		done: { entryId: ids[0]!, sentence: typeof sentence === 'string' ? sentence : sentence(code), code }

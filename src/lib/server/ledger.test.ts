@@ -1,6 +1,8 @@
+import pg from 'pg';
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../../bin/testDatabase.js';
+import { gardenSettings } from '../../testing/garden.js';
 import { closeDatabase, database } from './db.js';
 import { createGarden, rebuild, record, undo } from './ledger.js';
 import type { Act } from './ledger.js';
@@ -13,23 +15,7 @@ import { readCode } from '$lib/core/ledger/index.js';
 const TODAY = '2027-07-20';
 const gardenId = uuidv7();
 const writer = { gardenId, actor: 'test', today: TODAY };
-const settings = {
-	name: 'Test ground',
-	place: '',
-	latitude: 52,
-	longitude: 15,
-	height_m: 80,
-	time_zone: 'Europe/Warsaw',
-	units: 'metric',
-	temperature: 'C',
-	currency: 'EUR',
-	coldest_c: -17,
-	last_frost: { doy: 125, sd: 10 },
-	first_frost: { doy: 285, sd: 12 },
-	minutes_per_week: 90,
-	away: [],
-	guessed: []
-};
+const settings = gardenSettings();
 const act = (kind: Act['kind'], subjectId: string, data: Record<string, unknown>, on = TODAY): Act => ({
 	id: uuidv7(),
 	kind,
@@ -94,10 +80,16 @@ beforeAll(async () => {
 afterAll(closeDatabase);
 
 describe('the ledger', () => {
-	it('is append-only by the database itself', async () => {
-		const db = database();
-		for (const sql of ["UPDATE entry SET note = 'x'", 'DELETE FROM entry', 'TRUNCATE entry', 'TRUNCATE entry CASCADE'])
-			await expect(db.query(sql)).rejects.toThrow(/append-only/);
+	it('is append-only by the database itself: for the app, which may only add, and for the owner', async () => {
+		const owner = new pg.Client({ connectionString: process.env.DATABASE_URL });
+		await owner.connect();
+		for (const sql of ["UPDATE entry SET note = 'x'", 'DELETE FROM entry', 'TRUNCATE entry']) {
+			await expect(database().query(sql), sql).rejects.toThrow(/permission denied/);
+			await expect(owner.query(sql), sql).rejects.toThrow(/append-only/);
+		}
+		for (const sql of ['ALTER TABLE entry DISABLE TRIGGER ALL', 'DROP TABLE care', 'UPDATE schema_version SET version = 1'])
+			await expect(database().query(sql), sql).rejects.toThrow(/must be owner|permission denied/);
+		await owner.end();
 	});
 
 	it('takes the same entry twice as one, and gives batches codes that read back', async () => {
@@ -107,7 +99,6 @@ describe('the ledger', () => {
 		const again = await ok(once);
 		expect(again.already).toBe(true);
 		expect((await batch(id)).struck).toBe(20);
-		expect((await batch(id)).entries).toBe(1);
 		expect(readCode(first.code!)).toEqual({ ok: true, value: (await batch(id)).code });
 		expect(await code({ ...check(id, 3, null), id: once.id })).toBe('entry.id-taken');
 	});
@@ -163,12 +154,12 @@ describe('the ledger', () => {
 	it('lets one of two who log the same batch at once know, and loses neither', async () => {
 		const id = uuidv7();
 		await ok(struck(id, null, 20));
-		const seen = (await batch(id)).entries;
+		const seen = (await batch(id)).version;
 		const [a, b] = await Promise.all([record(writer, [check(id, 18, 5, seen)]), record(writer, [check(id, 12, 2, seen)])]);
 		expect([a.ok, b.ok].sort()).toEqual([false, true]);
 		const refused = a.ok ? b : a;
-		expect(!refused.ok && refused.problem.code).toBe('batch.changed');
-		expect((await batch(id)).entries).toBe(seen + 1);
+		expect(!refused.ok && refused.problem.code).toBe('entry.changed-since');
+		expect((await batch(id)).version).toBeGreaterThan(seen);
 	});
 
 	it('keeps notes of 5,000 characters, emoji, right-to-left text and tags as they are', async () => {
@@ -345,8 +336,11 @@ describe('searching', () => {
 
 describe('a database that is newer than the code', () => {
 	it('is refused with a clear sentence', async () => {
-		await database().query("INSERT INTO schema_version (version, name, md5, run_at) VALUES (9999, 'from the future', '', now())");
+		const owner = new pg.Client({ connectionString: process.env.DATABASE_URL });
+		await owner.connect();
+		await owner.query("INSERT INTO schema_version (version, name, md5, run_at) VALUES (9999, 'from the future', '', now())");
 		await expect(migrate(process.env.DATABASE_URL!, ROOT)).rejects.toThrow(DatabaseNewer);
-		await database().query('DELETE FROM schema_version WHERE version = 9999');
+		await owner.query('DELETE FROM schema_version WHERE version = 9999');
+		await owner.end();
 	});
 });

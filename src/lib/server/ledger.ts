@@ -1,4 +1,5 @@
 /** Writing the ledger: the only way anything in a garden changes. */
+import { isDeepStrictEqual } from 'node:util';
 import { v5 as uuidv5 } from 'uuid';
 import { z } from 'zod';
 import { checkEntry, checkUnleaned } from './checks.js';
@@ -6,10 +7,21 @@ import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { kindIdOf, lineOf } from './lines.js';
 import { project, projectEntries } from './project.js';
-import { attempt, no } from './refusal.js';
+import { attempt, no, Refusal } from './refusal.js';
 import * as entries from './store/entries.js';
+import { clearProjections, gardensToDerive, markDerived, versionOf } from './store/projections.js';
 import * as state from './store/state.js';
-import { codeOf, entryData, isoDate, MOST_CODES, MOST_NOTE, subjectOf, uuid } from '$lib/core/ledger/index.js';
+import {
+	codeOf,
+	effective,
+	entryData,
+	foldBatch,
+	isoDate,
+	MOST_CODES,
+	MOST_NOTE,
+	subjectOf,
+	uuid
+} from '$lib/core/ledger/index.js';
 import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
 import type { Result } from '$lib/core/result.js';
 
@@ -23,8 +35,10 @@ export interface Act {
 	note?: string;
 	/** The first entry of a batch takes the garden's next code. */
 	takesCode?: boolean;
-	/** Standing entries of the batch when the person looked; another number means someone was quicker. */
+	/** Version of the subject that the person saw; another means someone was quicker. */
 	seen?: number | null;
+	/** Its content follows from the state it meets: sent again it is the same act, whatever it would say now. */
+	derived?: boolean;
 }
 
 const frame = z.object({
@@ -76,6 +90,36 @@ async function namesFor(db: Queryable, gardenId: string, subject: Subject, id: s
 	};
 }
 
+async function sameVersion(db: Queryable, gardenId: string, act: Act, code: string | null): Promise<void> {
+	const version = await versionOf(db, gardenId, subjectOf(act.kind) as Subject, act.subjectId);
+	if (version === null || version === act.seen) return;
+	no(
+		'entry.changed-since',
+		code
+			? `Someone logged ${code} while you were typing. What you typed is still here: look at the new counts, then send it again.`
+			: 'Someone changed this while you were typing. What you typed is still here: look at what is there now, then send it again.'
+	);
+}
+
+const codeIn = (data: unknown): string | null => (data as { code?: string }).code ?? null;
+
+/** The same act sent twice is one. Anything else under its id is told: what was sent now is not what was kept. */
+function sameAgain(stored: entries.StoredEntry, act: Act): void {
+	if (stored.kind !== act.kind || stored.subject_id !== act.subjectId)
+		no('entry.id-taken', 'Another entry has this id already.', 'id');
+	if (stored.undone) no('entry.sent-undone', `“${stored.line}” was saved and then undone: it is not saved again.`);
+	if (act.derived) return;
+	const code = codeIn(stored.data);
+	const now = parseAct({ ...act, data: act.takesCode && code ? { ...act.data, code } : act.data });
+	// As the database gives it back: what is undefined is not there.
+	const told = JSON.parse(JSON.stringify(now.data)) as unknown;
+	if (!isDeepStrictEqual(stored.data, told) || stored.note !== now.note || stored.happened_on !== now.on)
+		no(
+			'entry.sent-otherwise',
+			`This was saved already, as “${stored.line}”; what you changed since was not. Undo that entry if it is wrong, or log the rest as a new one.`
+		);
+}
+
 /** Records the acts of one doing, all or none, inside an open transaction that holds the garden's lock. */
 async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promise<Recorded> {
 	const groupId = acts[0]!.id;
@@ -84,17 +128,13 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 	for (const act of acts) {
 		const before = await entries.entryById(db, gardenId, act.id);
 		if (before) {
-			if (before.kind !== act.kind || before.subject_id !== act.subjectId)
-				no('entry.id-taken', 'Another entry has this id already.', 'id');
+			sameAgain(before, act);
+			if (act.takesCode) code = codeIn(before.data);
 			continue;
 		}
 		const subject = subjectOf(act.kind) as Subject;
 		const names = await namesFor(db, gardenId, subject, act.subjectId);
-		if (act.seen !== undefined && act.seen !== null && names.batch && names.batch.entries !== act.seen)
-			no(
-				'batch.changed',
-				`Someone logged ${names.batch.code} while you were typing. What you typed is still here: look at the new counts, then send it again.`
-			);
+		if (act.seen !== undefined && act.seen !== null) await sameVersion(db, gardenId, act, names.batch?.code ?? null);
 		let data = act.data;
 		if (act.takesCode && !names.batch) {
 			const n = await state.takeCode(db, gardenId);
@@ -170,14 +210,15 @@ export function createGarden(
 			if (existing.rows[0]) return { slug: existing.rows[0].slug };
 			let slug = base;
 			for (let n = 2; ; n++) {
-				const made = await db.query('INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT (slug) DO NOTHING', [
-					gardenId,
-					slug
-				]);
+				const made = await db.query('INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT DO NOTHING', [gardenId, slug]);
 				if (made.rowCount === 1) break;
+				// Sent twice at once: the other was quicker.
+				const twin = await db.query<{ slug: string }>('SELECT slug FROM garden WHERE id = $1', [gardenId]);
+				if (twin.rows[0]) return { slug: twin.rows[0].slug };
 				slug = `${base}-${n}`;
 			}
 			await write(db, { gardenId, actor, today }, acts);
+			await markDerived(db, gardenId);
 			return { slug };
 		})
 	);
@@ -205,6 +246,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 			for (const [i, e] of group.entries()) {
 				const id = i === 0 ? undoId : uuidv5(e.id, undoId);
 				ids.push(id);
+				const turned = await entries.chainEnd(db, gardenId, e.id);
 				await entries.insertEntry(db, {
 					gardenId,
 					id,
@@ -214,10 +256,10 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 					groupId: undoId,
 					on: writer.today,
 					actor: writer.actor,
-					reverses: e.id,
-					data: { reverses: e.id },
+					reverses: turned,
+					data: { reverses: turned },
 					note: '',
-					line: e.kind === 'entry.reversed' ? e.line.replace(/^Undone: /, 'Done again: ') : `Undone: ${e.line}`,
+					line: turnedLine(e.line),
 					kindId: e.kind_id
 				});
 				touched.set(`${e.subject}:${e.subject_id}`, { subject: e.subject, id: e.subject_id });
@@ -232,6 +274,11 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 	);
 }
 
+const UNDONE_AGAIN = /^Done again: /;
+/** "Undone: …" of what was done, "Done again: …" of what was undone. */
+const turnedLine = (line: string): string =>
+	line.startsWith('Undone: ') ? line.replace(/^Undone: /, 'Done again: ') : `Undone: ${line.replace(UNDONE_AGAIN, '')}`;
+
 async function stands(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<boolean> {
 	// Only these are leaned on by others.
 	if (subject !== 'place' && subject !== 'stock' && subject !== 'want') return true;
@@ -243,9 +290,9 @@ async function stands(db: Queryable, gardenId: string, subject: Subject, id: str
 export async function rebuild(gardenId: string): Promise<{ entries: number; subjects: number }> {
 	return transaction(async (db) => {
 		if (!(await state.lockGarden(db, gardenId))) throw new Error(`no garden ${gardenId}`);
-		await state.clearProjections(db, gardenId);
+		await clearProjections(db, gardenId);
 		const { rows } = await db.query<entries.StoredEntry>(
-			'SELECT id, seq, kind, subject, subject_id, happened_on, data, note FROM entry WHERE garden_id = $1 ORDER BY seq',
+			'SELECT id, seq, kind, subject, subject_id, happened_on, data, note, line FROM entry WHERE garden_id = $1 ORDER BY seq',
 			[gardenId]
 		);
 		const bySubject = new Map<string, entries.StoredEntry[]>();
@@ -255,9 +302,34 @@ export async function rebuild(gardenId: string): Promise<{ entries: number; subj
 			if (list) list.push(row);
 			else bySubject.set(key, [row]);
 		}
-		for (const list of bySubject.values()) await projectEntries(db, gardenId, list[0]!.subject, list[0]!.subject_id, list);
+		for (const list of bySubject.values()) {
+			const { subject, subject_id: id } = list[0]!;
+			try {
+				await projectEntries(db, gardenId, subject, id, list);
+			} catch (error) {
+				if (!(error instanceof Refusal)) throw error;
+				const bad = firstRefused(list);
+				throw new RebuildRefused(
+					`The entry “${bad.line}” of ${bad.happened_on} does not go with those before it: ${error.problem.sentence} Nothing was changed.`
+				);
+			}
+		}
+		await db.query('SET CONSTRAINTS ALL IMMEDIATE');
+		await markDerived(db, gardenId);
 		return { entries: rows.length, subjects: bySubject.size };
 	});
+}
+
+/** A ledger that does not fold: the state stays as it was. */
+export class RebuildRefused extends Error {}
+
+/** The entry of a subject at which it no longer folds. */
+function firstRefused(list: readonly entries.StoredEntry[]): entries.StoredEntry {
+	for (let n = 1; n < list.length; n++) {
+		const standing = effective(list.slice(0, n).map(entries.asEntry));
+		if (standing[0]?.kind.startsWith('batch.') && !foldBatch(standing).ok) return list[n - 1]!;
+	}
+	return list.at(-1)!;
 }
 
 /** The same for every garden. */
@@ -265,4 +337,11 @@ export async function rebuildAll(
 	tell: (slug: string, done: { entries: number; subjects: number }) => void = () => {}
 ): Promise<void> {
 	for (const garden of await state.gardens(database())) tell(garden.slug, await rebuild(garden.id));
+}
+
+/** Derives afresh what another version of this code derived, or what a kill left undone; how many gardens. */
+export async function rebuildStale(): Promise<number> {
+	const stale = await gardensToDerive(database());
+	for (const id of stale) await rebuild(id);
+	return stale.length;
 }

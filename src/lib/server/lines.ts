@@ -40,12 +40,16 @@ export function lineOf(e: AnyEntry, n: LineNames): string {
 			return `Garden settings: ${e.data.name}`;
 		case 'place.set':
 			return `Place: ${e.data.name}`;
+		case 'place.walked':
+			return `${n.place?.name ?? 'Place'}: number ${e.data.walk} of the walk`;
 		case 'place.closed':
 			return `Place closed: ${n.place?.name ?? ''}`;
 		case 'stock.set':
 			return `${n.stock ? 'Looked over' : 'Stock'}: ${e.data.count} ${kindName(e.data.kind_id)}${e.data.label ? `, ${e.data.label}` : ''}, ${e.data.condition}`;
 		case 'stock.leave':
 			return `${stock}: ${e.data.basis === 'licence' ? 'licence' : 'term ended'} recorded, ${e.data.reference}`;
+		case 'stock.moved':
+			return `${stock}: moved to ${n.placeName(e.data.place_id)}`;
 		case 'stock.gone':
 			return `${stock}: gone${e.data.why ? `, ${e.data.why}` : ''}`;
 		case 'want.set':

@@ -133,7 +133,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	if (!kind || !way) return null;
 	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
-	const key = [m.state, b.id, b.entries, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
+	const key = [m.state, b.id, b.version, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
 	let k = recent.get(key);
 	if (!k) {
 		if (recent.size > MOST_RECENT) recent.clear();

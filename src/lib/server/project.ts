@@ -3,6 +3,7 @@ import type { Queryable } from './db.js';
 import { must, no } from './refusal.js';
 import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
+import { removeRow, stampVersion } from './store/projections.js';
 import * as state from './store/state.js';
 import { putShelf, putTimer, putVessel } from './store/benchware.js';
 import type { Vessel } from '$lib/core/mix/vessel.js';
@@ -16,16 +17,18 @@ type Of<K extends AnyEntry['kind']> = Extract<AnyEntry, { kind: K }>;
 const latest = <K extends AnyEntry['kind']>(entries: readonly AnyEntry[], kind: K): Of<K> | undefined =>
 	entries.findLast((e): e is Of<K> => e.kind === kind);
 
-function foldStock(id: string, entries: readonly AnyEntry[]): state.StockRow | null {
+function foldStock(id: string, entries: readonly AnyEntry[]): Omit<state.StockRow, 'version'> | null {
 	const set = latest(entries, 'stock.set');
 	if (!set) return null;
 	const d: EntryData<'stock.set'> = set.data;
+	// Where it was last said to stand: told with the rest, or carried there since.
+	const moved = entries.slice(entries.indexOf(set)).findLast((e) => e.kind === 'stock.moved');
 	const leave = latest(entries, 'stock.leave')?.data;
 	const gone = latest(entries, 'stock.gone');
 	return {
 		id,
 		kind_id: d.kind_id,
-		place_id: d.place_id,
+		place_id: moved?.kind === 'stock.moved' ? moved.data.place_id : d.place_id,
 		label: d.label,
 		count: d.count,
 		size_cm: d.size_cm,
@@ -84,6 +87,17 @@ export async function projectEntries(
 	id: string,
 	stored: readonly StoredEntry[]
 ): Promise<void> {
+	await putFolded(db, gardenId, subject, id, stored);
+	await stampVersion(db, gardenId, subject, id, stored.at(-1)?.seq ?? 0);
+}
+
+async function putFolded(
+	db: Queryable,
+	gardenId: string,
+	subject: Subject,
+	id: string,
+	stored: readonly StoredEntry[]
+): Promise<void> {
 	const entries = effective(stored.map(asEntry));
 	switch (subject) {
 		case 'garden': {
@@ -93,54 +107,56 @@ export async function projectEntries(
 		}
 		case 'place': {
 			const set = latest(entries, 'place.set');
-			if (!set) return state.removeRow(db, gardenId, 'place', id);
+			if (!set) return removeRow(db, gardenId, 'place', id);
+			const walked = entries.slice(entries.indexOf(set)).findLast((e) => e.kind === 'place.walked');
 			return state.putPlace(db, gardenId, {
 				id,
 				...set.data,
+				...(walked?.kind === 'place.walked' ? walked.data : {}),
 				closed: latest(entries, 'place.closed') !== undefined
 			});
 		}
 		case 'stock': {
 			const row = foldStock(id, entries);
-			return row ? state.putStock(db, gardenId, row) : state.removeRow(db, gardenId, 'stock', id);
+			return row ? state.putStock(db, gardenId, row) : removeRow(db, gardenId, 'stock', id);
 		}
 		case 'want': {
 			const row = foldWant(id, entries);
-			return row ? state.putWant(db, gardenId, row) : state.removeRow(db, gardenId, 'want', id);
+			return row ? state.putWant(db, gardenId, row) : removeRow(db, gardenId, 'want', id);
 		}
 		case 'figure': {
 			const last = entries.at(-1);
-			if (last?.kind !== 'figure.set') return state.removeRow(db, gardenId, 'figure', id);
+			if (last?.kind !== 'figure.set') return removeRow(db, gardenId, 'figure', id);
 			return state.putFigure(db, gardenId, { id, ...last.data });
 		}
 		case 'weather':
 			return setStanding(db, gardenId, id, latest(entries, 'weather.imported') !== undefined);
 		case 'care': {
 			const row = foldCare(id, entries);
-			return row ? putCare(db, gardenId, row) : state.removeRow(db, gardenId, 'care', id);
+			return row ? putCare(db, gardenId, row) : removeRow(db, gardenId, 'care', id);
 		}
 		case 'sighting': {
 			const seen = latest(entries, 'sighting.made');
-			if (!seen) return state.removeRow(db, gardenId, 'sighting', id);
+			if (!seen) return removeRow(db, gardenId, 'sighting', id);
 			return putSighting(db, gardenId, { id, ...seen.data, seen_on: seen.on });
 		}
 		case 'timer': {
 			const started = latest(entries, 'timer.started');
-			if (!started || latest(entries, 'timer.ended')) return state.removeRow(db, gardenId, 'timer', id);
+			if (!started || latest(entries, 'timer.ended')) return removeRow(db, gardenId, 'timer', id);
 			return putTimer(db, gardenId, { id, ...started.data });
 		}
 		case 'shelf': {
 			const set = latest(entries, 'shelf.set');
-			return set ? putShelf(db, gardenId, { id, ...set.data }) : state.removeRow(db, gardenId, 'shelf', id);
+			return set ? putShelf(db, gardenId, { id, ...set.data }) : removeRow(db, gardenId, 'shelf', id);
 		}
 		case 'vessel': {
 			const set = latest(entries, 'vessel.set');
-			if (!set || entries.at(-1)?.kind === 'vessel.gone') return state.removeRow(db, gardenId, 'vessel', id);
+			if (!set || entries.at(-1)?.kind === 'vessel.gone') return removeRow(db, gardenId, 'vessel', id);
 			return putVessel(db, gardenId, { id, name: set.data.name, vessel: set.data.vessel as Vessel });
 		}
 		case 'batch': {
 			const batch = must(foldBatch(entries));
-			return batch ? state.putBatch(db, gardenId, batch) : state.removeRow(db, gardenId, 'batch', id);
+			return batch ? state.putBatch(db, gardenId, batch) : removeRow(db, gardenId, 'batch', id);
 		}
 	}
 }

@@ -264,7 +264,7 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 			count: t.count,
 			minutes: t.minutes,
 			why: t.why,
-			seen: b?.entries ?? null,
+			seen: b?.version ?? null,
 			log: t.kind === 'look' || t.kind === 'winter-look' || t.kind === 'winter-count' ? 'count' : 'page'
 		};
 	});

@@ -10,6 +10,7 @@ import { gardenById, kindsOf, recordOf, viewedDay } from './context.js';
 import type { Garden } from './context.js';
 import { closeDatabase, database } from './db.js';
 import { rebuild, record } from './ledger.js';
+import { PROJECTIONS } from './store/projections.js';
 import { stockViews } from './stock.js';
 import * as state from './store/state.js';
 import { stripLanes } from './strip.js';
@@ -89,7 +90,7 @@ describe.each(['2026-02-10', '2026-05-20', '2026-11-25', '2028-02-29'])('the sam
 	});
 
 	it('can be rebuilt from its ledger to the same rows', async () => {
-		const tables = ['garden_state', 'place', 'stock', 'want', 'figure', 'batch'];
+		const tables = Object.values(PROJECTIONS);
 		const dump = () => Promise.all(tables.map(async (t) => (await database().query(`SELECT * FROM ${t} ORDER BY 1, 2`)).rows));
 		const before = await dump();
 		await rebuild(garden.id);

@@ -41,23 +41,21 @@
 		problem = null;
 		return async ({ result, formElement }) => {
 			// Someone was quicker: the new counts are there before it is said, so that sending again goes with them.
-			if (result.type === 'failure' && (result.data?.problem as Problem | undefined)?.code === 'batch.changed')
-				await invalidateAll();
+			const refusal = result.type === 'failure' ? (result.data?.problem as Problem | undefined) : undefined;
+			if (refusal?.code === 'entry.changed-since' || refusal?.code.startsWith('entry.sent')) await invalidateAll();
+			// Its id is taken by what was saved before: what is sent next is an entry of its own.
+			if (refusal?.code.startsWith('entry.sent')) id = uuidv7();
 			sending = false;
 			if (result.type === 'failure') {
-				problem = (result.data?.problem as Problem | undefined) ?? {
-					code: 'form',
-					sentence: 'That could not be read.'
-				};
-			} else if (result.type === 'error') {
-				problem = {
-					code: 'down',
-					sentence: result.error?.message ?? 'The app does not answer. What you typed is still here.'
-				};
-				if (problem.sentence === 'Failed to fetch')
-					problem.sentence = 'The app does not answer. What you typed is still here: try again in a moment.';
+				problem = refusal ?? { code: 'form', sentence: 'That could not be read.' };
 			} else if (result.type === 'redirect') {
 				await applyAction(result);
+			} else if (result.type !== 'success') {
+				// An error of ours has a code; anything else is the network, or a page that something put in between.
+				const said = result.type === 'error' ? (result.error as { message?: string; code?: string } | undefined) : undefined;
+				problem = said?.code
+					? { code: said.code, sentence: said.message ?? '' }
+					: { code: 'down', sentence: 'The app does not answer. What you typed is still here: try again in a moment.' };
 			} else {
 				const done = result.data?.done as { entryId: string; sentence: string } | undefined;
 				if (done) tell(done);
@@ -80,7 +78,10 @@
 		<NoteField />
 	{/if}
 	{#if problem}
-		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 text-madder">{problem.sentence}</p>
+		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 text-madder">
+			{problem.sentence}
+			{#if problem.code === 'sign-in'}<a href="/sign-in" target="_blank" rel="opener">Sign in in another tab</a>{/if}
+		</p>
 	{/if}
 	<div>
 		<button type="submit" class={quiet ? 'act' : 'act act-main'} disabled={sending}>{sending ? 'Saving …' : submit}</button>

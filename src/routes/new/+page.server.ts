@@ -1,7 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import tzLookup from '@photostructure/tz-lookup';
 import { v5 as uuidv5 } from 'uuid';
-import { z } from 'zod';
 import type { Actions, PageServerLoad } from './$types';
 import { today } from '$lib/server/clock.js';
 import { allGardens } from '$lib/server/context.js';
@@ -18,10 +17,8 @@ export const load: PageServerLoad = async () => ({
 
 export const actions: Actions = {
 	default: async ({ request, locals }) => {
-		const f = new Fields(await request.formData());
-		const id = f.text('entry_id');
-		if (!z.uuid().safeParse(id).success)
-			return refused({ code: 'entry.invalid', sentence: 'That cannot be read: load the page again.' });
+		const f = await Fields.of(request);
+		const id = f.entryId;
 		const data = gardenFields(f);
 		if (!data.ok) return refused(data.problem);
 		const { latitude, longitude, name } = data.value as { latitude: number; longitude: number; name: string };

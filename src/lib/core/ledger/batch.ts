@@ -55,7 +55,8 @@ export interface Batch {
 	tray: Tray | null;
 	/** Pieces foretold of its parent before the cut. */
 	foretold: number | null;
-	entries: number;
+	/** The ledger’s number of the last entry about it: another whenever anything is logged or undone. 0 as folded. */
+	version: number;
 }
 
 export interface LookSeen {
@@ -122,5 +123,5 @@ export const blankBatch = (
 	looks: [],
 	tray: null,
 	foretold: null,
-	entries: 0
+	version: 0
 });

@@ -254,9 +254,13 @@ const vesselData = z
 export const entryData = {
 	'garden.set': gardenData,
 	'place.set': placeData,
+	/** Where it comes in the order of the walk; nothing else of it. */
+	'place.walked': z.object({ walk: whole(0, 999, 'Order of the walk') }),
 	'place.closed': z.object({}),
 	'stock.set': stockData,
 	'stock.leave': z.object({ basis: z.enum(['licence', 'term-ended']), reference: name(200) }),
+	/** Carried to another place; nothing else of it. */
+	'stock.moved': z.object({ place_id: uuid }),
 	'stock.gone': z.object({ why: text(200) }),
 	'want.set': wantData,
 	'want.dropped': z.object({ why: text(200) }),
@@ -310,9 +314,11 @@ export const subjectOf = (kind: EntryKind): Subject | 'entry' => kind.split('.')
 export const ENTRY_WORDS: Record<EntryKind, string> = {
 	'garden.set': 'garden settings',
 	'place.set': 'place',
+	'place.walked': 'order of the walk',
 	'place.closed': 'place closed',
 	'stock.set': 'stock',
 	'stock.leave': 'leave to multiply',
+	'stock.moved': 'stock moved',
 	'stock.gone': 'stock gone',
 	'want.set': 'want',
 	'want.dropped': 'want dropped',

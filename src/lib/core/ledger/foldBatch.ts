@@ -256,7 +256,6 @@ export function foldBatch(entries: readonly AnyEntry[]): Result<Batch | null> {
 		const next: Next = batch === null ? begin(e) : step(batch, e);
 		if (!next.ok) return next;
 		batch = next.value;
-		batch.entries++;
 	}
 	return ok(batch);
 }

@@ -10,6 +10,10 @@ export interface TimerRow {
 	ends_at: Date;
 }
 
+export async function timerThere(db: Queryable, gardenId: string, id: string): Promise<boolean> {
+	return (await db.query('SELECT 1 FROM timer WHERE garden_id = $1 AND id = $2', [gardenId, id])).rowCount === 1;
+}
+
 export async function timers(db: Queryable, gardenId: string): Promise<TimerRow[]> {
 	const { rows } = await db.query<TimerRow>(
 		'SELECT id, say, batch_id, started_at, ends_at FROM timer WHERE garden_id = $1 ORDER BY ends_at, id',

@@ -63,9 +63,9 @@ export interface StoredEntry {
 }
 
 const COLUMNS = `e.id, e.seq, e.kind, e.subject, e.subject_id, e.group_id, e.happened_on, e.recorded_at, e.actor, e.reverses, e.data, e.note, e.line, e.kind_id`;
-/** Reversed, and that reversal not itself reversed. */
-const UNDONE = `EXISTS (SELECT 1 FROM entry r WHERE r.garden_id = e.garden_id AND r.reverses = e.id
-	AND NOT EXISTS (SELECT 1 FROM entry rr WHERE rr.garden_id = e.garden_id AND rr.reverses = r.id)) AS undone`;
+/** By the whole chain of reversals behind it; the chain is only walked where there is one. */
+const UNDONE = `(EXISTS (SELECT 1 FROM entry r WHERE r.garden_id = e.garden_id AND r.reverses = e.id)
+	AND entry_is_undone(e.garden_id, e.id)) AS undone`;
 
 /** All entries about one subject, oldest first, reversals of them included. */
 export async function entriesOf(db: Queryable, gardenId: string, subject: Subject, subjectId: string): Promise<StoredEntry[]> {
@@ -83,6 +83,12 @@ export async function entryById(db: Queryable, gardenId: string, id: string): Pr
 		id
 	]);
 	return rows[0] ?? null;
+}
+
+/** The last of the reversals behind an entry, itself if there are none: what is reversed to turn it over. */
+export async function chainEnd(db: Queryable, gardenId: string, id: string): Promise<string> {
+	const { rows } = await db.query<{ id: string }>('SELECT entry_chain_end($1, $2) AS id', [gardenId, id]);
+	return rows[0]!.id;
 }
 
 export async function entriesOfGroup(db: Queryable, gardenId: string, groupId: string): Promise<StoredEntry[]> {

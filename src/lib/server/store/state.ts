@@ -7,6 +7,7 @@ export interface GardenRow {
 	id: string;
 	slug: string;
 	data: GardenData;
+	version: number;
 	/** Standing weather imports, by their order; null when there are none. */
 	imports: string | null;
 }
@@ -15,14 +16,14 @@ const IMPORTS = `(SELECT string_agg(i.seq::text, ',' ORDER BY i.seq) FROM weathe
 
 export async function gardens(db: Queryable): Promise<GardenRow[]> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id ORDER BY g.created_at, g.slug`
+		`SELECT g.id, g.slug, s.data, s.version, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id ORDER BY g.created_at, g.slug`
 	);
 	return rows;
 }
 
 export async function gardenBySlug(db: Queryable, slug: string): Promise<GardenRow | null> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.slug = $1`,
+		`SELECT g.id, g.slug, s.data, s.version, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.slug = $1`,
 		[slug]
 	);
 	return rows[0] ?? null;
@@ -30,7 +31,7 @@ export async function gardenBySlug(db: Queryable, slug: string): Promise<GardenR
 
 export async function gardenById(db: Queryable, id: string): Promise<GardenRow | null> {
 	const { rows } = await db.query<GardenRow>(
-		`SELECT g.id, g.slug, s.data, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.id = $1`,
+		`SELECT g.id, g.slug, s.data, s.version, ${IMPORTS} FROM garden g JOIN garden_state s ON s.garden_id = g.id WHERE g.id = $1`,
 		[id]
 	);
 	return rows[0] ?? null;
@@ -61,18 +62,19 @@ export async function putGarden(db: Queryable, gardenId: string, data: GardenDat
 export interface PlaceRow extends PlaceData {
 	id: string;
 	closed: boolean;
+	version: number;
 }
 
 export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[]> {
 	const { rows } = await db.query<PlaceRow>(
-		`SELECT id, name, kind, light, low_c, high_c, room_cm2, walk, closed FROM place
+		`SELECT id, name, kind, light, low_c, high_c, room_cm2, walk, closed, version FROM place
 		 WHERE garden_id = $1 ORDER BY walk, name, id`,
 		[gardenId]
 	);
 	return rows;
 }
 
-export async function putPlace(db: Queryable, gardenId: string, p: PlaceRow): Promise<void> {
+export async function putPlace(db: Queryable, gardenId: string, p: Omit<PlaceRow, 'version'>): Promise<void> {
 	await db.query(
 		`INSERT INTO place (garden_id, id, name, kind, light, low_c, high_c, room_cm2, walk, closed)
 		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
@@ -101,10 +103,11 @@ export interface StockRow {
 	told_on: string;
 	gone_on: string | null;
 	gone_why: string | null;
+	version: number;
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why`;
+	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, version`;
 
 export async function stocks(db: Queryable, gardenId: string): Promise<StockRow[]> {
 	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`, [gardenId]);
@@ -116,7 +119,7 @@ export async function stockById(db: Queryable, gardenId: string, id: string): Pr
 	return rows[0] ?? null;
 }
 
-export async function putStock(db: Queryable, gardenId: string, s: StockRow): Promise<void> {
+export async function putStock(db: Queryable, gardenId: string, s: Omit<StockRow, 'version'>): Promise<void> {
 	await db.query(
 		`INSERT INTO stock (garden_id, id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
 			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why)
@@ -255,11 +258,12 @@ interface BatchRow {
 	looks: Batch['looks'];
 	tray: Batch['tray'];
 	foretold: number | null;
-	entries: number;
+	version: number;
 }
 
 const BATCH = `id, code, kind_id, way_id, stock_id, want_id, place_id, from_batch, status, planned_on, planned_count, struck_on, struck,
-	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, last_on, last_sign, cohorts, rooting, family, inherited, stays, treatment, container, seen, looks, tray, foretold, entries`;
+	unrooted, rooted, potted, wintered_on, planted, given, kept, split_off, lost, lost_planted, last_on, last_sign, cohorts, rooting, family, inherited, stays, treatment, container, seen, looks, tray, foretold`;
+const READ = `${BATCH}, version`;
 
 const asBatch = (r: BatchRow): Batch => ({
 	id: r.id,
@@ -298,13 +302,13 @@ const asBatch = (r: BatchRow): Batch => ({
 	looks: r.looks,
 	tray: r.tray,
 	foretold: r.foretold,
-	entries: r.entries
+	version: r.version
 });
 
 /** Batches, the oldest first; of some statuses only, if given. */
 export async function batches(db: Queryable, gardenId: string, statuses?: readonly Batch['status'][]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND ($2::text[] IS NULL OR status = ANY ($2))
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND ($2::text[] IS NULL OR status = ANY ($2))
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
 		[gardenId, statuses ?? null]
 	);
@@ -312,19 +316,19 @@ export async function batches(db: Queryable, gardenId: string, statuses?: readon
 }
 
 export async function batchById(db: Queryable, gardenId: string, id: string): Promise<Batch | null> {
-	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
+	const { rows } = await db.query<BatchRow>(`SELECT ${READ} FROM batch WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rows[0] ? asBatch(rows[0]) : null;
 }
 
 export async function batchByCode(db: Queryable, gardenId: string, code: string): Promise<Batch | null> {
-	const { rows } = await db.query<BatchRow>(`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND code = $2`, [gardenId, code]);
+	const { rows } = await db.query<BatchRow>(`SELECT ${READ} FROM batch WHERE garden_id = $1 AND code = $2`, [gardenId, code]);
 	return rows[0] ? asBatch(rows[0]) : null;
 }
 
 export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
 	await db.query(
 		`INSERT INTO batch (garden_id, ${BATCH}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17,
-			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35, $36, $37, $38)
+			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35, $36, $37)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET (${BATCH}) = ROW (EXCLUDED.${BATCH.split(',')
 				.map((c) => c.trim())
 				.join(', EXCLUDED.')})`,
@@ -365,41 +369,15 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			JSON.stringify(b.seen),
 			JSON.stringify(b.looks),
 			b.tray && JSON.stringify(b.tray),
-			b.foretold,
-			b.entries
+			b.foretold
 		]
 	);
-}
-
-export type Projection = 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'care' | 'sighting' | 'timer' | 'shelf' | 'vessel';
-
-/** Takes a row out again: its first entry was undone. */
-export async function removeRow(db: Queryable, gardenId: string, table: Projection, id: string): Promise<void> {
-	await db.query(`DELETE FROM ${table} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
-}
-
-export async function clearProjections(db: Queryable, gardenId: string): Promise<void> {
-	for (const table of [
-		'place',
-		'stock',
-		'want',
-		'figure',
-		'batch',
-		'care',
-		'sighting',
-		'timer',
-		'shelf',
-		'vessel',
-		'garden_state'
-	])
-		await db.query(`DELETE FROM ${table} WHERE garden_id = $1`, [gardenId]);
-	await db.query('UPDATE weather_import SET standing = false WHERE garden_id = $1', [gardenId]);
 }
 
 /** Batches of some wants, whatever their status. */
 export async function batchesOfWants(db: Queryable, gardenId: string, wantIds: readonly string[]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND want_id = ANY ($2) AND status <> 'dropped'
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND want_id = ANY ($2) AND status <> 'dropped'
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
 		[gardenId, wantIds]
 	);
@@ -409,7 +387,7 @@ export async function batchesOfWants(db: Queryable, gardenId: string, wantIds: r
 /** Batches taken from some stocks since a day. */
 export async function batchesFrom(db: Queryable, gardenId: string, stockIds: readonly string[]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND stock_id = ANY ($2) AND status <> 'dropped'
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND stock_id = ANY ($2) AND status <> 'dropped'
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
 		[gardenId, stockIds]
 	);
@@ -419,7 +397,7 @@ export async function batchesFrom(db: Queryable, gardenId: string, stockIds: rea
 /** The batches that ended last, the newest first. */
 export async function endedBatches(db: Queryable, gardenId: string, limit: number): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND status IN ('done', 'dropped')
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND status IN ('done', 'dropped')
 		 ORDER BY last_on DESC NULLS LAST, code DESC LIMIT $2`,
 		[gardenId, limit]
 	);
@@ -429,7 +407,7 @@ export async function endedBatches(db: Queryable, gardenId: string, limit: numbe
 /** Batches struck since a day, the newest first, so many at most. */
 export async function batchesStruckSince(db: Queryable, gardenId: string, since: string, limit: number): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${BATCH} FROM batch WHERE garden_id = $1 AND struck_on >= $2 ORDER BY struck_on DESC, code DESC LIMIT $3`,
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND struck_on >= $2 ORDER BY struck_on DESC, code DESC LIMIT $3`,
 		[gardenId, since, limit]
 	);
 	return rows.map(asBatch);

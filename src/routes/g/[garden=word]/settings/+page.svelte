@@ -1,0 +1,201 @@
+<script lang="ts">
+	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
+	import { M2_PER_SQUARE_FOOT, sayArea, sayTemperature, toFahrenheit } from '$lib/core/units/index.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import GardenFields from '$lib/ui/GardenFields.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import { LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
+	import { enhance } from '$app/forms';
+	import type { ActionData, PageData } from './$types';
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+	const units = $derived(data.garden.units);
+	type Place = PageData['places'][number];
+	let editing = $state<Place | 'new' | null>(null);
+	const edited = $derived(editing && editing !== 'new' ? editing : null);
+	const LIGHT = Object.entries(LIGHT_WORDS).map(([value, name]) => ({ value, name }));
+	const t = (c: number | null | undefined) =>
+		c === null || c === undefined ? '' : String(Math.round(units.temperature === 'F' ? toFahrenheit(c) : c));
+	const room = (cm2: number | null | undefined) =>
+		cm2 === null || cm2 === undefined
+			? ''
+			: String(Number((cm2 / 10_000 / (units.length === 'us' ? M2_PER_SQUARE_FOOT : 1)).toFixed(2)));
+	let walk = $state(0);
+	function edit(p: Place | 'new') {
+		editing = p;
+		walk = p === 'new' ? data.places.length + 1 : p.walk;
+	}
+</script>
+
+<svelte:head><title>Garden settings · {data.garden.name}</title></svelte:head>
+<div class="grid gap-12 lg:grid-cols-2">
+	<section>
+		<h1>The garden</h1>
+		<p class="note">Time zone {data.settings.time_zone}, from the position.</p>
+		<div class="mt-4">
+			{#key data.version}
+				<EntryForm
+					action="?/garden"
+					submit="Save"
+					today={data.garden.today}
+					dated={false}
+					noted={false}
+					seen={data.garden.version}
+				>
+					<GardenFields start={data.settings} year={data.year} />
+					{#if !data.record.made}
+						<SelectField
+							label="Frost dates and coldest night of all plans"
+							name="frost_from"
+							value={data.record.frostFrom}
+							items={[
+								{ value: 'record', name: `the weather record’s, ${data.record.from}–${data.record.to}` },
+								{ value: 'own', name: 'my own, as given above' }
+							]}
+						/>
+					{/if}
+				</EntryForm>
+			{/key}
+		</div>
+	</section>
+	<section>
+		<h2 class="text-2xl">Places, in the order you walk</h2>
+		<ul class="ruled mt-3 border-y border-ink">
+			{#each data.places as p (p.id)}
+				<li class="flex items-center justify-between gap-4 py-2">
+					<div>
+						<p class="font-semibold">{p.walk}. {p.name}</p>
+						<p class="note">
+							{PLACE_WORDS[p.kind]}, {LIGHT_WORDS[p.light]}{p.low_c !== null || p.high_c !== null
+								? `, ${p.low_c === null ? '' : sayTemperature(p.low_c, units)} to ${p.high_c === null ? '' : sayTemperature(p.high_c, units)}`
+								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
+						</p>
+					</div>
+					<button class="act" onclick={() => edit(p)}>Change</button>
+				</li>
+			{/each}
+		</ul>
+		<button class="act mt-3" onclick={() => edit('new')}>Add a place</button>
+		{#if editing}
+			<div class="mt-4 border-t-4 border-catkin bg-pane p-4">
+				<h3 class="mb-3">{edited ? edited.name : 'A new place'}</h3>
+				{#key edited?.id ?? 'new'}
+					<EntryForm
+						action="?/place"
+						submit="Save the place"
+						today={data.garden.today}
+						dated={false}
+						noted={false}
+						seen={edited?.version ?? null}
+						ondone={() => (editing = null)}
+					>
+						{#if edited}<input type="hidden" name="place" value={edited.id} />{/if}
+						<Field label="Name" name="name" value={edited?.name ?? ''} maxlength={80} />
+						<div class="grid gap-4 sm:grid-cols-2">
+							<SelectField
+								label="What it is"
+								name="kind"
+								value={edited?.kind ?? 'bed'}
+								items={PLACE_KINDS.map((k) => ({ value: k, name: PLACE_WORDS[k] }))}
+							/>
+							<SelectField label="Light" name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
+							<Field
+								label="Lowest it gets"
+								name="low"
+								value={t(edited?.low_c)}
+								unit="°{units.temperature}"
+								numeric
+								hint="Blank outdoors."
+							/>
+							<Field label="Highest" name="high" value={t(edited?.high_c)} unit="°{units.temperature}" numeric />
+							<Field
+								label="Room for pots"
+								name="room"
+								value={room(edited?.room_cm2)}
+								unit={units.length === 'us' ? 'sq ft' : 'm²'}
+								numeric
+							/>
+							<Stepper label="Order of the walk" name="walk" bind:value={walk} max={999} />
+						</div>
+					</EntryForm>
+					{#if edited}
+						<div class="mt-3">
+							<EntryForm
+								action="?/close"
+								submit="Close this place"
+								today={data.garden.today}
+								dated={false}
+								noted={false}
+								quiet
+								ondone={() => (editing = null)}><input type="hidden" name="place" value={edited.id} /></EntryForm
+							>
+						</div>
+					{/if}
+				{/key}
+			</div>
+		{/if}
+		<h2 class="mt-10 text-2xl">Where the weather comes from</h2>
+		<p class="mt-2">
+			{#if data.record.made}A made record of {data.record.years} years, bent to the frosts and the coldest night given here.
+			{:else}A record of {data.record.years} whole years, {data.record.from}–{data.record.to}.{/if}
+			{data.station ? 'A weather station tells past days and the next ten.' : 'No weather station is set up.'}
+			<a href="/g/{data.garden.slug}/weather">See the weather</a> or
+			<a href="/g/{data.garden.slug}/weather/import">take in a record</a>.
+		</p>
+		<h2 class="mt-10 text-2xl">Doors</h2>
+		<p class="mt-1 text-faded">
+			Secrets that let one thing in or out without signing in: thermometers that send readings, calendars that read the round.
+			Each is shown once; shut it when it is no longer wanted.
+		</p>
+		{#if form?.door}
+			<div class="mt-3 border-l-4 border-catkin bg-pane px-4 py-3" role="status">
+				<p class="font-semibold">
+					{form.door.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
+				</p>
+				<p class="mt-1 font-mono break-all select-all">{form.door.secret}</p>
+				<p class="note mt-1">It will not be shown again.</p>
+			</div>
+		{/if}
+		{#if form?.problem}<p role="alert" class="mt-3 text-madder">{form.problem.sentence}</p>{/if}
+		<ul class="ruled mt-3">
+			{#each data.doors as d (d.id)}
+				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
+					<span
+						><span class="font-semibold">{d.purpose === 'calendar' ? 'Calendar' : 'Readings'}{d.label ? `, ${d.label}` : ''}</span
+						>
+						<span class="note">made {d.made}, {d.used ? `last used ${d.used}` : 'not used yet'}</span></span
+					>
+					<form method="POST" action="?/shut" use:enhance>
+						<input type="hidden" name="id" value={d.id} /><button class="act" aria-label="Shut {d.purpose} {d.label}">Shut</button
+						>
+					</form>
+				</li>
+			{/each}
+		</ul>
+		<form method="POST" action="?/door" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
+			<SelectField
+				label="A new door for"
+				name="purpose"
+				value="readings"
+				items={[
+					{ value: 'readings', name: 'readings of thermometers' },
+					{ value: 'calendar', name: 'the round in a calendar' }
+				]}
+			/>
+			<Field label="What it is for" name="label" maxlength={80} placeholder="garage sensor" />
+			<button class="act">Make it</button>
+		</form>
+		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
+		<ul class="ruled mt-2">
+			{#each data.gardens as g (g.slug)}<li class="py-2">
+					<a href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
+				</li>{/each}
+		</ul>
+		<p class="mt-3"><a class="act" href="/new">Add a garden</a></p>
+		{#if data.canSignOut}<form method="POST" action="/sign-in?/out" class="mt-6">
+				<button class="act">Sign out</button>
+				<button class="act" formaction="/sign-in?/everywhere">Sign out on every device</button>
+			</form>{/if}
+	</section>
+</div>
