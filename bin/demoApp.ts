@@ -50,6 +50,7 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 	if (ready.status !== 0) throw new Error(ready.stderr);
 	const port = await freePort();
 	const others = await startStandIns();
+	const standIns = await Promise.all(others.services.map((s) => s.start()));
 	const child = await startApp(port, '127.0.0.1', { SURCULUS_STAND_INS: others.addresses, ...env }, 'ignore');
 	return {
 		url: `http://127.0.0.1:${port}`,
@@ -58,7 +59,7 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 		standIns: new Map(others.addresses.split(',').map((pair) => pair.split(/=(.*)/s).slice(0, 2) as [string, string])),
 		close: async () => {
 			await endChild(child);
-			for (const other of others.children) await endChild(other);
+			for (const other of standIns) await endChild(other);
 			cluster.remove();
 		}
 	};

@@ -1,20 +1,27 @@
-/** Derives all state afresh from the ledger. Needs DATABASE_URL, or the private cluster not running. */
-import { ensureDatabase, homeOfCluster, openCluster } from './cluster.js';
+/** Derives all state afresh from the ledger; beside a running app as well. */
+import { ensureDatabase, openCluster, runningCluster } from './cluster.js';
 import type { Cluster } from './cluster.js';
+import { dataHome } from './dataHome.js';
 import { ROOT, say } from './lib.js';
 
-let cluster: Cluster | null = null;
+let mine: Cluster | null = null;
 if (!process.env.DATABASE_URL) {
-	cluster = await openCluster(homeOfCluster());
+	const home = dataHome();
+	// A server that runs is the app's: it is used, and left running.
+	const cluster = runningCluster(home) ?? (mine = await openCluster(home));
 	await ensureDatabase(cluster, 'surculus');
 	process.env.DATABASE_URL = cluster.url('surculus');
 }
 process.env.SURCULUS_HOME = ROOT;
-const { rebuildAll } = await import('../src/lib/server/ledger.js');
+const { rebuildAll, RebuildRefused } = await import('../src/lib/server/ledger.js');
 const { closeDatabase } = await import('../src/lib/server/db.js');
 try {
 	await rebuildAll((slug, done) => say(`${slug}: ${done.subjects} rows from ${done.entries} entries.`));
+} catch (error) {
+	if (!(error instanceof RebuildRefused)) throw error;
+	process.stderr.write(`${error.message}\n`);
+	process.exitCode = 1;
 } finally {
 	await closeDatabase();
-	cluster?.stop();
+	mine?.stop();
 }

@@ -8,6 +8,14 @@ import pg from 'pg';
 import Postgrator from 'postgrator';
 import { grantAppRole } from './roles.js';
 
+/** Version that this copy of the code brings a database to. */
+export const newestMigration = (root: string): number =>
+	Math.max(
+		...readdirSync(join(root, 'db', 'migrations'))
+			.map((f) => Number.parseInt(f, 10))
+			.filter(Number.isFinite)
+	);
+
 export class DatabaseNewer extends Error {}
 
 /** Postgres advisory lock held while migrating, so that two starts at once do not collide. */
@@ -37,11 +45,7 @@ export async function migrate(
 			schemaTable: 'schema_version',
 			execQuery: (query: string) => client.query(query)
 		});
-		const newest = Math.max(
-			...readdirSync(folder)
-				.map((f) => Number.parseInt(f, 10))
-				.filter(Number.isFinite)
-		);
+		const newest = newestMigration(root);
 		const from = await postgrator.getDatabaseVersion().catch(() => 0);
 		if (from > newest)
 			throw new DatabaseNewer(
