@@ -41,7 +41,7 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 		DATABASE_URL: databaseUrl,
 		SURCULUS_TODAY: DEMO_TODAY,
 		SURCULUS_HOME: ROOT,
-		LOG_LEVEL: 'silent',
+		LOG_LEVEL: process.env.APP_LOG ?? 'silent',
 		...options.env
 	};
 	// In a process of its own: other loaders do not know the app's path names.

@@ -14,8 +14,8 @@ import { freePort, ROOT, say } from './lib.js';
 const ENTRIES = Number(process.argv[2] ?? 10_000);
 /** Writers at once, and the pause between two kills. */
 const WRITERS = 6;
-const KILL_MS = [2_000, 6_000] as const;
-const MOST_TRIES = 200;
+const KILL_MS = [3_000, 8_000] as const;
+const MOST_TRIES = 1_000;
 
 const home = mkdtempSync(join(tmpdir(), 'surculus-trial-'));
 chmodSync(home, 0o755);
@@ -45,7 +45,8 @@ async function post(path: string, data: Record<string, string>): Promise<{ tries
 				signal: AbortSignal.timeout(15_000)
 			});
 			const told = (await answer.json()) as { type: string; location?: string; data?: string };
-			if (told.type === 'success' || told.type === 'redirect') return { tries, ...(told.location ? { location: told.location } : {}) };
+			if (told.type === 'success' || told.type === 'redirect')
+				return { tries, ...(told.location ? { location: told.location } : {}) };
 			if (told.type === 'failure') throw new Error(`refused: ${told.data}`);
 		} catch (error) {
 			if ((error as Error).message.startsWith('refused')) throw error;
@@ -57,8 +58,24 @@ async function post(path: string, data: Record<string, string>): Promise<{ tries
 
 const garden = await post('/new', {
 	entry_id: randomUUID(),
-	...{ name: 'Trial', place: '', latitude: '52', longitude: '15', height: '80', coldest: '-17', units: 'metric', temperature: 'C' },
-	...{ currency: 'EUR', minutes: '90', last_frost: '2026-05-05', first_frost: '2026-10-12', last_frost_sd: '10', first_frost_sd: '12' }
+	...{
+		name: 'Trial',
+		place: '',
+		latitude: '52',
+		longitude: '15',
+		height: '80',
+		coldest: '-17',
+		units: 'metric',
+		temperature: 'C'
+	},
+	...{
+		currency: 'EUR',
+		minutes: '90',
+		last_frost: '2026-05-05',
+		first_frost: '2026-10-12',
+		last_frost_sd: '10',
+		first_frost_sd: '12'
+	}
 });
 const at = garden.location!.replace('/round', '');
 const sent: string[] = [];

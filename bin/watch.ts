@@ -5,9 +5,9 @@ import type { Cluster } from './cluster.js';
 import { say } from './lib.js';
 
 const FIRST_PAUSE_MS = 500;
-const LONGEST_PAUSE_MS = 60_000;
+const LONGEST_PAUSE_MS = 30_000;
 /** Whoever has lived so long is well: the next pause is the first again. */
-const WELL_MS = 5 * 60_000;
+const WELL_MS = 5_000;
 const LOOK_MS = 2_000;
 
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms).unref());

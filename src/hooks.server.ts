@@ -4,17 +4,32 @@ import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@svelt
 import { dev } from '$app/environment';
 import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
+import { allGardens, gardenBySlug } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown } from '$lib/server/db.js';
 import { BUSY, DOWN } from '$lib/server/forms.js';
 import { log } from '$lib/server/log.js';
 
 /** Whoever starts the built app by itself is held to the same rule as by ./start. */
-export const init: ServerInit = () => {
+export const init: ServerInit = async () => {
 	const unsafe = dev ? null : unsafeBind(process.env);
-	if (unsafe === null) return;
-	process.stderr.write(`${unsafe}\n`);
-	process.exit(1);
+	if (unsafe !== null) {
+		process.stderr.write(`${unsafe}\n`);
+		process.exit(1);
+	}
+	await warmUp();
 };
+
+/** Climates reckoned before the first visitor comes, who would wait for them. */
+const WARMED = 3;
+async function warmUp(): Promise<void> {
+	if (!process.env.DATABASE_URL) return;
+	try {
+		for (const { slug } of (await allGardens()).slice(0, WARMED)) await gardenBySlug(slug);
+	} catch (error) {
+		// The database will be asked again by the first page, which says what is wrong.
+		log.warn({ err: (error as Error).message }, 'not warmed up');
+	}
+}
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOPBACK_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/;

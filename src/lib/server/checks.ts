@@ -188,22 +188,16 @@ export async function checkEntry(db: Queryable, gardenId: string, e: AnyEntry, t
 /** What still leans on a subject whose last entry is being undone. */
 export async function checkUnleaned(db: Queryable, gardenId: string, subject: string, id: string): Promise<void> {
 	if (!['stock', 'want', 'place'].includes(subject)) return;
-	const living = (await state.batches(db, gardenId)).filter((b) => b.status !== 'dropped');
-	const name = (found: readonly { code: string }[]) =>
-		found
-			.slice(0, 3)
-			.map((b) => b.code)
-			.join(', ');
 	if (subject === 'stock') {
-		const from = living.filter((b) => b.stockId === id);
-		if (from.length) no('undo.leaned-on', `${name(from)} came from this stock: undo that first.`);
+		const from = await state.codesNaming(db, gardenId, 'stock_id', id);
+		if (from.length) no('undo.leaned-on', `${from.join(', ')} came from this stock: undo that first.`);
 	}
 	if (subject === 'want') {
-		const of = living.filter((b) => b.wantId === id);
-		if (of.length) no('undo.leaned-on', `${name(of)} belong${of.length === 1 ? 's' : ''} to this want: undo that first.`);
+		const of = await state.codesNaming(db, gardenId, 'want_id', id);
+		if (of.length) no('undo.leaned-on', `${of.join(', ')} belong${of.length === 1 ? 's' : ''} to this want: undo that first.`);
 	}
 	if (subject === 'place') {
-		const at = living.filter((b) => b.placeId === id);
+		const at = await state.codesNaming(db, gardenId, 'place_id', id);
 		const stock = (await state.stocks(db, gardenId)).filter((s) => s.place_id === id && !s.gone_on);
 		const wants = (await state.wants(db, gardenId)).filter((w) => w.place_id === id && !w.dropped_on);
 		if (at.length || stock.length || wants.length)

@@ -6,7 +6,7 @@ import { checkEntry, checkUnleaned } from './checks.js';
 import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { kindIdOf, lineOf } from './lines.js';
-import { project, projectEntries } from './project.js';
+import { project, projectAdded, projectEntries } from './project.js';
 import { attempt, no, Refusal } from './refusal.js';
 import * as entries from './store/entries.js';
 import { clearProjections, gardensToDerive, markDerived, versionOf } from './store/projections.js';
@@ -162,7 +162,7 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 			line: lineOf(entry, names),
 			kindId: kindIdOf(entry, names)
 		});
-		await project(db, gardenId, subject, entry.subjectId);
+		await projectAdded(db, gardenId, subject, entry);
 	}
 	const stored = await entries.entryById(db, gardenId, acts[0]!.id);
 	return { ids: acts.map((a) => a.id), already: false, groupId: stored?.group_id ?? groupId, code };

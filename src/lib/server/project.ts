@@ -7,7 +7,7 @@ import { removeRow, stampVersion } from './store/projections.js';
 import * as state from './store/state.js';
 import { putShelf, putTimer, putVessel } from './store/benchware.js';
 import type { Vessel } from '$lib/core/mix/vessel.js';
-import { putCare, putSighting } from './store/care.js';
+import { careById, putCare, putSighting } from './store/care.js';
 import type { CareRow } from './store/care.js';
 import { setStanding } from './store/weather.js';
 import { effective, foldBatch } from '$lib/core/ledger/index.js';
@@ -60,19 +60,29 @@ function foldWant(id: string, entries: readonly AnyEntry[]): state.WantRow | nul
 }
 
 /** What was last said of a work at a place, plant by plant: done wipes out skipped and put off before it. */
-function foldCare(id: string, entries: readonly AnyEntry[]): CareRow | null {
-	let row: CareRow | null = null;
-	for (const e of entries) {
-		if (e.kind !== 'care.done' && e.kind !== 'care.skipped' && e.kind !== 'care.put-off') continue;
-		row ??= { id, care: e.data.care, place_id: e.data.place_id, marks: {} };
-		for (const target of e.data.targets) {
-			const before = row.marks[target];
-			if (e.kind === 'care.done') row.marks[target] = { done: e.on };
-			else if (e.kind === 'care.skipped') row.marks[target] = { ...before, skipped: e.on };
-			else row.marks[target] = { ...before, until: e.data.until };
-		}
+const foldCare = (id: string, entries: readonly AnyEntry[]): CareRow | null =>
+	entries.reduce<CareRow | null>((row, e) => withCare(id, row, e), null);
+
+function withCare(id: string, before: CareRow | null, e: AnyEntry): CareRow | null {
+	if (e.kind !== 'care.done' && e.kind !== 'care.skipped' && e.kind !== 'care.put-off') return before;
+	const row = before ?? { id, care: e.data.care, place_id: e.data.place_id, marks: {} };
+	for (const target of e.data.targets) {
+		const mark = row.marks[target];
+		if (e.kind === 'care.done') row.marks[target] = { done: e.on };
+		else if (e.kind === 'care.skipped') row.marks[target] = { ...mark, skipped: e.on };
+		else row.marks[target] = { ...mark, until: e.data.until };
 	}
 	return row;
+}
+
+/**
+ * An entry was added: its subject's row follows. Work of the round is a mark more on the row that is there; to fold
+ * years of daily watering anew at each tap would hold the garden's lock for a second.
+ */
+export async function projectAdded(db: Queryable, gardenId: string, subject: Subject, e: AnyEntry): Promise<void> {
+	if (subject !== 'care') return project(db, gardenId, subject, e.subjectId);
+	const row = withCare(e.subjectId, await careById(db, gardenId, e.subjectId), e);
+	if (row) await putCare(db, gardenId, row);
 }
 
 /** Folds a subject afresh and writes its row. Refuses when the entries do not make sense together. */

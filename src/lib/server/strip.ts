@@ -6,6 +6,7 @@ import { seasonOf } from './season.js';
 import * as state from './store/state.js';
 
 import { dayNumber, dayOfYear } from '$lib/core/dates.js';
+import { drawn } from '$lib/core/season/lanes.js';
 
 export interface StripLane {
 	code: string;
@@ -25,7 +26,7 @@ export interface StripWeather {
 const BACK = 92;
 const AHEAD = 457;
 
-export async function stripLanes(garden: Garden): Promise<StripLane[]> {
+export async function stripLanes(garden: Garden): Promise<(StripLane & { row: number })[]> {
 	const db = database();
 	const [m, batches, wants] = await Promise.all([
 		modelOf(garden),
@@ -59,7 +60,7 @@ export async function stripLanes(garden: Garden): Promise<StripLane[]> {
 			kind: 'want'
 		});
 	}
-	return lanes;
+	return drawn(lanes, now - BACK, now + AHEAD);
 }
 
 export async function stripWeather(garden: Garden): Promise<StripWeather> {

@@ -13,14 +13,16 @@
 	import { frostOdds } from '$lib/core/season/frost.js';
 	import { dayLength } from '$lib/core/season/solar.js';
 	import type { Climate } from '$lib/core/season/climate.js';
-	import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, packed, weeksOf } from './strip.js';
-	import type { Lane } from './strip.js';
+	import { MOST_ROWS } from '$lib/core/season/lanes.js';
+	import type { Lane } from '$lib/core/season/lanes.js';
+	import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
 
 	interface Props {
 		climate: Climate;
 		today: string;
 		viewed: string;
-		lanes: Lane[];
+		/** As the server packed them: those that are drawn, each with its row. */
+		lanes: (Lane & { row: number })[];
 		weather: { usual: Temperatures[]; seen: Temperatures[]; toldFrom: number };
 		/** Windows of the thing on the page below: suitability every four days. */
 		windows: { label: string; from: number; values: number[] }[];
@@ -39,7 +41,6 @@
 	const WINDOW = 14;
 	const STEP = 4;
 	const ROW = 5;
-	const MOST_ROWS = 8;
 
 	let width = $state(1180);
 	let open = $state(false);
@@ -52,7 +53,7 @@
 	const x = $derived(scaleLinear([first, last], [0, width]));
 	const weeks = $derived(weeksOf(climate, first, last));
 	const months = $derived(monthsOf(first, last));
-	const rows = $derived(packed(lanes.filter((l) => l.to >= first && l.from <= last)));
+	const rows = $derived(lanes);
 	const rowCount = $derived(Math.min(MOST_ROWS, Math.max(0, ...rows.map((r) => r.row + 1))));
 	const lanesTop = $derived(TOP + GROUND + 4 + windows.length * WINDOW);
 	const height = $derived(lanesTop + rowCount * ROW + 4);

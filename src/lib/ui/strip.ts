@@ -8,15 +8,6 @@ import type { Climate } from '$lib/core/season/climate.js';
 export const DAYS_BACK = 92;
 export const DAYS_AHEAD = 457;
 
-export interface Lane {
-	code: string;
-	label: string;
-	from: DayNumber;
-	/** Usual day of planting. */
-	to: DayNumber;
-	kind: 'growing' | 'planned' | 'want';
-}
-
 export interface StripWeek {
 	day: DayNumber;
 	frost: number;
@@ -57,19 +48,6 @@ export function monthsOf(first: DayNumber, last: DayNumber): Month[] {
 		}
 	}
 	return months;
-}
-
-/** Rows for the lanes so that none overlap: first row that is free, earliest first. */
-export function packed(lanes: readonly Lane[]): (Lane & { row: number })[] {
-	const ends: number[] = [];
-	return [...lanes]
-		.sort((a, b) => a.from - b.from)
-		.map((lane) => {
-			let row = ends.findIndex((end) => end + 4 < lane.from);
-			if (row < 0) row = ends.length;
-			ends[row] = lane.to;
-			return { ...lane, row };
-		});
 }
 
 export const addressWithDay = (url: URL, day: DayNumber | null): string => {

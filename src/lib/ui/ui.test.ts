@@ -1,7 +1,8 @@
 /** What drawings are reckoned from, and the words screens share. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, packed, weeksOf } from './strip.js';
+import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
+import { packed } from '$lib/core/season/lanes.js';
 import { money, plural, sayRange } from './say.js';
 import { STARTING_PLACES } from './startingPlaces.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';

@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 import { originOf } from '$lib/server/api.js';
 import { safePath, SESSION_COOKIE, sessionCookie, signIn, signInAsked, signOut, signOutEverywhere } from '$lib/server/auth.js';
-import { guarded } from '$lib/server/forms.js';
+import { Fields, guarded } from '$lib/server/forms.js';
 
 export const load: PageServerLoad = () => {
 	if (!signInAsked()) redirect(303, '/');
@@ -10,7 +10,7 @@ export const load: PageServerLoad = () => {
 
 export const actions: Actions = {
 	in: async ({ request, cookies, url, getClientAddress }) => {
-		const password = String((await request.formData()).get('password') ?? '');
+		const password = (await Fields.of(request)).text('password');
 		const address = getClientAddress();
 		const tried = await guarded(() => signIn(password, address));
 		if (tried.outcome === 'wait')

@@ -20,6 +20,14 @@ export async function cares(db: Queryable, gardenId: string): Promise<CareRow[]>
 	return rows;
 }
 
+export async function careById(db: Queryable, gardenId: string, id: string): Promise<CareRow | null> {
+	const { rows } = await db.query<CareRow>('SELECT id, care, place_id, marks FROM care WHERE garden_id = $1 AND id = $2', [
+		gardenId,
+		id
+	]);
+	return rows[0] ?? null;
+}
+
 export async function putCare(db: Queryable, gardenId: string, row: CareRow): Promise<void> {
 	await db.query(
 		`INSERT INTO care (garden_id, id, care, place_id, marks) VALUES ($1, $2, $3, $4, $5)

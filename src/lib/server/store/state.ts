@@ -374,6 +374,44 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 	);
 }
 
+/** Growing batches of a kind, the oldest first. */
+export async function growingOfKind(db: Queryable, gardenId: string, kindId: string): Promise<Batch[]> {
+	const { rows } = await db.query<BatchRow>(
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND kind_id = $2 AND status = 'growing' ORDER BY struck_on, code`,
+		[gardenId, kindId]
+	);
+	return rows.map(asBatch);
+}
+
+/** Codes of a few batches that are not dropped and name a stock plant, a want or a place. */
+export async function codesNaming(
+	db: Queryable,
+	gardenId: string,
+	column: 'stock_id' | 'want_id' | 'place_id',
+	id: string
+): Promise<string[]> {
+	const { rows } = await db.query<{ code: string }>(
+		`SELECT code FROM batch WHERE garden_id = $1 AND ${column} = $2 AND status <> 'dropped' ORDER BY code LIMIT 3`,
+		[gardenId, id]
+	);
+	return rows.map((r) => r.code);
+}
+
+/** Batches by a code in the other gardens of the house. */
+export async function batchesElsewhere(
+	db: Queryable,
+	gardenId: string,
+	code: string
+): Promise<{ slug: string; name: string; batchId: string }[]> {
+	const { rows } = await db.query<{ slug: string; name: string; batchId: string }>(
+		`SELECT g.slug, s.data ->> 'name' AS name, b.id AS "batchId"
+		 FROM garden g JOIN garden_state s ON s.garden_id = g.id JOIN batch b ON b.garden_id = g.id AND b.code = $2
+		 WHERE g.id <> $1 ORDER BY g.created_at LIMIT 20`,
+		[gardenId, code]
+	);
+	return rows;
+}
+
 /** Batches of some wants, whatever their status. */
 export async function batchesOfWants(db: Queryable, gardenId: string, wantIds: readonly string[]): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(

@@ -6,6 +6,8 @@ import { gardenOr404, guarded } from '$lib/server/forms.js';
 import * as state from '$lib/server/store/state.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
 
+/** Batches longer ended than these are found in the ledger. */
+const MOST_ENDED = 300;
 const SCREENS = ['Round', 'Wants', 'Stock', 'Bench', 'Ledger', 'Handbook'];
 
 export const GET: RequestHandler = async ({ params }) => {
@@ -13,12 +15,14 @@ export const GET: RequestHandler = async ({ params }) => {
 	const base = `/g/${garden.slug}`;
 	return guarded(async () => {
 		const db = database();
-		const [kinds, stocks, wants, batches] = await Promise.all([
+		const [kinds, stocks, wants, living, ended] = await Promise.all([
 			kindsOf(garden),
 			state.stocks(db, garden.id),
 			state.wants(db, garden.id),
-			state.batches(db, garden.id)
+			state.batches(db, garden.id, ['planned', 'growing']),
+			state.endedBatches(db, garden.id, MOST_ENDED)
 		]);
+		const batches = [...living, ...ended];
 		const name = (id: string) => kinds.get(id)?.common ?? id;
 		const items = [
 			...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),

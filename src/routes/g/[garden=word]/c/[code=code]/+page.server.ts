@@ -1,7 +1,6 @@
 /** A label was scanned or its code typed: to the batch and its quick log in one step. */
 import { error, redirect } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
-import { allGardens, gardenBySlug } from '$lib/server/context.js';
 import { database } from '$lib/server/db.js';
 import { gardenOr404, guarded } from '$lib/server/forms.js';
 import * as state from '$lib/server/store/state.js';
@@ -16,13 +15,6 @@ export const load: PageServerLoad = async ({ params }) => {
 		const b = await state.batchByCode(database(), garden.id, code);
 		if (b) redirect(303, `/g/${garden.slug}/bench/${b.id}?do=${b.status === 'planned' ? 'strike' : 'look'}`);
 		// The code is well made: it may be of another garden of the house.
-		const elsewhere: { slug: string; name: string; batchId: string }[] = [];
-		for (const g of await allGardens()) {
-			if (g.slug === garden.slug) continue;
-			const other = await gardenBySlug(g.slug);
-			const found = other && (await state.batchByCode(database(), other.id, code));
-			if (found) elsewhere.push({ slug: g.slug, name: g.name, batchId: found.id });
-		}
-		return { code, elsewhere };
+		return { code, elsewhere: await state.batchesElsewhere(database(), garden.id, code) };
 	});
 };

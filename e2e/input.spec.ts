@@ -1,0 +1,20 @@
+/** Requests that no browser of ours would send: sentences, never faults, and nothing half-saved. In full by npm run trial:input. */
+import pg from 'pg';
+import { expect, test } from './app.js';
+import { badRequests, knownOf, routes, sendAll } from '../bin/badRequests.js';
+
+test('bad requests on every route and action are answered with a sentence', async ({ app }) => {
+	test.setTimeout(240_000);
+	const client = new pg.Client({ connectionString: app.cluster.url('app') });
+	await client.connect();
+	const known = await knownOf(async (sql) => (await client.query<{ v: string }>(sql)).rows);
+	await client.end();
+	expect(routes().length).toBeGreaterThan(40);
+	expect(routes().flatMap((r) => r.actions).length).toBeGreaterThan(20);
+	const answers = await sendAll(app.url, badRequests(900, known, 0.31));
+	const faults = answers.filter((a) => a.status === 0 || a.status >= 500);
+	expect(faults.map((f) => `${f.status} ${f.bad.method} ${f.bad.path.slice(0, 120)}`)).toEqual([]);
+	// Some get through the first door: else nothing was tried.
+	expect(answers.filter((a) => a.status === 200 || a.status === 303).length).toBeGreaterThan(150);
+	expect(answers.filter((a) => a.status >= 400 && a.status < 500).length).toBeGreaterThan(300);
+});
