@@ -85,7 +85,8 @@ export async function startApp(
 			HOST: host,
 			SURCULUS_HOME: ROOT,
 			SHUTDOWN_TIMEOUT: '5',
-			BODY_SIZE_LIMIT: '2M'
+			// An archive of many years; all else is held to less (hooks.server.ts).
+			BODY_SIZE_LIMIT: '64M'
 		},
 		stdio: ['ignore', output, output],
 		// Its own process group: Ctrl-C comes to us alone, and we end it in order.

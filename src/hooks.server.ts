@@ -47,6 +47,14 @@ const OTHER_SITE: No = {
 	status: 403
 };
 const UNREADABLE: No = { code: 'address.unreadable', sentence: 'That address cannot be read.', status: 400 };
+const TOO_LONG: No = {
+	code: 'request.too-long',
+	sentence: 'That is more than any form here sends: nothing was read of it.',
+	status: 413
+};
+/** Only an archive of a garden may be long. */
+const ARCHIVES = '/new/archive';
+const MOST_BYTES = 2_000_000;
 const SIGN_IN: No = {
 	code: 'sign-in',
 	sentence: 'You are signed out. Nothing was saved; what you typed is still here: sign in again, then send it once more.',
@@ -88,6 +96,7 @@ async function reasonAgainst(event: RequestEvent): Promise<No | null> {
 	const { request, url, locals } = event;
 	if (crossSite(request)) return OTHER_SITE;
 	if (/%00/.test(url.href)) return UNREADABLE;
+	if (url.pathname !== ARCHIVES && !(Number(request.headers.get('content-length') ?? 0) <= MOST_BYTES)) return TOO_LONG;
 	locals.signedIn = !signInAsked() || (await signedInOrDown(event.cookies.get(SESSION_COOKIE)));
 	return locals.signedIn || OPEN.some((p) => url.pathname.startsWith(p)) ? null : SIGN_IN;
 }

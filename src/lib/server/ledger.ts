@@ -188,6 +188,30 @@ export function record(
 	);
 }
 
+async function slugOf(db: Queryable, gardenId: string): Promise<string | null> {
+	const { rows } = await db.query<{ slug: string }>('SELECT slug FROM garden WHERE id = $1', [gardenId]);
+	return rows[0]?.slug ?? null;
+}
+
+/** Makes a garden's row under the first free name of those that look like the wish; of one that is there, its name. */
+export async function freeSlug(db: Queryable, gardenId: string, wish: string): Promise<string> {
+	const base =
+		wish
+			.normalize('NFKD')
+			.replace(/\p{M}/gu, '')
+			.toLowerCase()
+			.replace(/[^a-z0-9]+/g, '-')
+			.replace(/^-+|-+$/g, '')
+			.slice(0, 40) || 'garden';
+	for (let n = 1; ; n++) {
+		const slug = n === 1 ? base : `${base}-${n}`;
+		const made = await db.query('INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT DO NOTHING', [gardenId, slug]);
+		if (made.rowCount === 1) return slug;
+		const twin = await slugOf(db, gardenId);
+		if (twin) return twin;
+	}
+}
+
 /** Makes a garden with its first settings and places. */
 export function createGarden(
 	gardenId: string,
@@ -198,25 +222,11 @@ export function createGarden(
 ): Promise<Result<{ slug: string }>> {
 	return attempt(() =>
 		transaction(async (db) => {
-			const base =
-				slugWish
-					.normalize('NFKD')
-					.replace(/\p{M}/gu, '')
-					.toLowerCase()
-					.replace(/[^a-z0-9]+/g, '-')
-					.replace(/^-+|-+$/g, '')
-					.slice(0, 40) || 'garden';
-			const existing = await db.query<{ slug: string }>('SELECT slug FROM garden WHERE id = $1', [gardenId]);
-			if (existing.rows[0]) return { slug: existing.rows[0].slug };
-			let slug = base;
-			for (let n = 2; ; n++) {
-				const made = await db.query('INSERT INTO garden (id, slug) VALUES ($1, $2) ON CONFLICT DO NOTHING', [gardenId, slug]);
-				if (made.rowCount === 1) break;
-				// Sent twice at once: the other was quicker.
-				const twin = await db.query<{ slug: string }>('SELECT slug FROM garden WHERE id = $1', [gardenId]);
-				if (twin.rows[0]) return { slug: twin.rows[0].slug };
-				slug = `${base}-${n}`;
-			}
+			const existing = await slugOf(db, gardenId);
+			if (existing) return { slug: existing };
+			const slug = await freeSlug(db, gardenId, slugWish);
+			// Sent twice at once: the other was quicker, and its entries are there.
+			if (await state.gardenById(db, gardenId)) return { slug };
 			await write(db, { gardenId, actor, today }, acts);
 			await markDerived(db, gardenId);
 			return { slug };
@@ -287,37 +297,38 @@ async function stands(db: Queryable, gardenId: string, subject: Subject, id: str
 }
 
 /** Derives all state of a garden from its ledger afresh. */
-export async function rebuild(gardenId: string): Promise<{ entries: number; subjects: number }> {
-	return transaction(async (db) => {
-		if (!(await state.lockGarden(db, gardenId))) throw new Error(`no garden ${gardenId}`);
-		await clearProjections(db, gardenId);
-		const { rows } = await db.query<entries.StoredEntry>(
-			'SELECT id, seq, kind, subject, subject_id, happened_on, data, note, line FROM entry WHERE garden_id = $1 ORDER BY seq',
-			[gardenId]
-		);
-		const bySubject = new Map<string, entries.StoredEntry[]>();
-		for (const row of rows) {
-			const key = `${row.subject}:${row.subject_id}`;
-			const list = bySubject.get(key);
-			if (list) list.push(row);
-			else bySubject.set(key, [row]);
+export const rebuild = (gardenId: string): Promise<{ entries: number; subjects: number }> =>
+	transaction((db) => rebuildIn(db, gardenId));
+
+export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entries: number; subjects: number }> {
+	if (!(await state.lockGarden(db, gardenId))) throw new Error(`no garden ${gardenId}`);
+	await clearProjections(db, gardenId);
+	const { rows } = await db.query<entries.StoredEntry>(
+		'SELECT id, seq, kind, subject, subject_id, happened_on, data, note, line FROM entry WHERE garden_id = $1 ORDER BY seq',
+		[gardenId]
+	);
+	const bySubject = new Map<string, entries.StoredEntry[]>();
+	for (const row of rows) {
+		const key = `${row.subject}:${row.subject_id}`;
+		const list = bySubject.get(key);
+		if (list) list.push(row);
+		else bySubject.set(key, [row]);
+	}
+	for (const list of bySubject.values()) {
+		const { subject, subject_id: id } = list[0]!;
+		try {
+			await projectEntries(db, gardenId, subject, id, list);
+		} catch (error) {
+			if (!(error instanceof Refusal)) throw error;
+			const bad = firstRefused(list);
+			throw new RebuildRefused(
+				`The entry “${bad.line}” of ${bad.happened_on} does not go with those before it: ${error.problem.sentence} Nothing was changed.`
+			);
 		}
-		for (const list of bySubject.values()) {
-			const { subject, subject_id: id } = list[0]!;
-			try {
-				await projectEntries(db, gardenId, subject, id, list);
-			} catch (error) {
-				if (!(error instanceof Refusal)) throw error;
-				const bad = firstRefused(list);
-				throw new RebuildRefused(
-					`The entry “${bad.line}” of ${bad.happened_on} does not go with those before it: ${error.problem.sentence} Nothing was changed.`
-				);
-			}
-		}
-		await db.query('SET CONSTRAINTS ALL IMMEDIATE');
-		await markDerived(db, gardenId);
-		return { entries: rows.length, subjects: bySubject.size };
-	});
+	}
+	await db.query('SET CONSTRAINTS ALL IMMEDIATE');
+	await markDerived(db, gardenId);
+	return { entries: rows.length, subjects: bySubject.size };
 }
 
 /** A ledger that does not fold: the state stays as it was. */

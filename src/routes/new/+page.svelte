@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ArchiveIn from '$lib/ui/ArchiveIn.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import GardenFields from '$lib/ui/GardenFields.svelte';
 	import { STARTING_PLACES } from '$lib/ui/startingPlaces.js';
@@ -48,6 +49,15 @@
 				<p class="note mt-2">Rooms and temperatures start as usual figures; set yours under Garden.</p>
 			</fieldset>
 		</EntryForm>
+		<details class="mt-10 border-t border-ink pt-3">
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+				>Or bring one in from an archive</summary
+			>
+			<p class="mt-1 mb-3 max-w-prose">
+				Everything that was ever written comes with it: entries, plants, weather, settings. Nothing is taken in by halves.
+			</p>
+			<ArchiveIn />
+		</details>
 		{#if data.others}<p class="mt-6"><a href="/">Back to the garden you have</a></p>{/if}
 	</div>
 </main>

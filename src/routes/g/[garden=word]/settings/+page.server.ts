@@ -26,6 +26,7 @@ export const load: PageServerLoad = async ({ params }) => {
 			climate: garden.climate
 		},
 		station: standIns().has('weather-station'),
+		backups: process.env.SURCULUS_BACKUPS ?? null,
 		doors: (await tokens(garden.id)).map((t) => ({
 			id: t.id,
 			purpose: t.purpose,

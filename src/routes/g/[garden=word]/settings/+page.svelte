@@ -186,6 +186,16 @@
 			<Field label="What it is for" name="label" maxlength={80} placeholder="garage sensor" />
 			<button class="act">Make it</button>
 		</form>
+		<h2 class="mt-10 text-2xl">Copies</h2>
+		<p class="mt-1 max-w-prose text-faded">
+			An archive holds this whole garden in open files: the ledger, plants, wants, batches and weather as tables (a zip of CSV
+			files with their description). Another Surculus takes it in under Add a garden.
+			{#if data.backups}The whole house is copied every night; the last seven copies are in <code class="break-all"
+					>{data.backups}</code
+				>
+				on the computer that Surculus runs on.{/if}
+		</p>
+		<p class="mt-3"><a class="act" href="/g/{data.garden.slug}/archive.zip" download>Save an archive</a></p>
 		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
 		<ul class="ruled mt-2">
 			{#each data.gardens as g (g.slug)}<li class="py-2">

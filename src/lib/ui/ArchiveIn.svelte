@@ -1,0 +1,57 @@
+<script lang="ts">
+	/** Brings a garden in from its archive; says how far it is, and what is wrong with a file that cannot be taken. */
+	import { goto } from '$app/navigation';
+
+	let sent = $state<number | null>(null);
+	let trouble = $state('');
+	let chosen = $state<File | null>(null);
+
+	/** fetch does not tell how much has been sent; this does. */
+	function send(file: File): Promise<{ ok: boolean; text: string }> {
+		return new Promise((resolve) => {
+			const request = new XMLHttpRequest();
+			request.open('POST', '/new/archive');
+			request.setRequestHeader('content-type', 'application/zip');
+			request.upload.onprogress = (e) => (sent = e.lengthComputable ? e.loaded / e.total : 0);
+			request.onload = () => resolve({ ok: request.status === 200, text: request.responseText });
+			request.onerror = () => resolve({ ok: false, text: '' });
+			request.send(file);
+		});
+	}
+
+	async function take() {
+		if (!chosen) {
+			trouble = 'Choose the zip that Surculus made.';
+			return;
+		}
+		trouble = '';
+		sent = 0;
+		const answer = await send(chosen);
+		sent = null;
+		let told: { slug?: string; error?: { sentence: string } } = {};
+		try {
+			told = JSON.parse(answer.text) as typeof told;
+		} catch {
+			// A page that something put in between.
+		}
+		if (answer.ok && told.slug) await goto(`/g/${told.slug}/round`);
+		else trouble = told.error?.sentence ?? 'The app does not answer. Nothing was taken in: try again in a moment.';
+	}
+</script>
+
+<label class="block font-semibold" for="archive-file">Archive of a garden (zip)</label>
+<input
+	id="archive-file"
+	type="file"
+	accept=".zip,application/zip"
+	class="mt-1 block min-h-11 w-full max-w-md py-2"
+	onchange={(e) => (chosen = e.currentTarget.files?.[0] ?? null)}
+/>
+{#if trouble}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{trouble}</p>{/if}
+<button class="act mt-3" onclick={take} disabled={sent !== null}>
+	{sent === null
+		? 'Bring this garden in'
+		: sent < 1
+			? `Sending, ${Math.round(100 * sent)} of 100 …`
+			: 'Reading and checking it …'}
+</button>
