@@ -1,5 +1,7 @@
 /** Ten thousand bad requests on every route and action: no fault of ours, no half-save, no long wait. `npm run trial:input [count]` */
 import { spawnSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import pg from 'pg';
 import { badRequests, knownOf, routes, sendAll } from './badRequests.js';
 import { openDemoApp } from './demoApp.js';
@@ -44,6 +46,15 @@ const whole = derived.status === 0 && before === (await dump());
 say(
 	`${faults.length} faults, ${slow.length} answers over 2 s; the state ${whole ? 'is what the ledger tells' : 'IS NOT what the ledger tells'}.`
 );
+const told = `
+## Bad requests
+
+Made by \`npm run trial:input\`: requests that no browser of ours would send, generated from the routes themselves.
+
+${answers.length.toLocaleString('en')} requests on ${routes().length} routes and ${routes().flatMap((r) => r.actions).length} form actions: **${faults.length}** faults of ours, **${slow.length}** answers over 2 s, and the state afterwards ${whole ? 'is' : '**is not**'} what the ledger tells.
+`;
+const file = join(ROOT, 'docs', 'trials.md');
+writeFileSync(file, `${readFileSync(file, 'utf8').replace(/\n## Bad requests[^]*/, '')}${told}`);
 await client.end();
 await app.close();
 process.exit(faults.length === 0 && slow.length === 0 && whole ? 0 : 1);

@@ -144,7 +144,11 @@ rmSync(home, { recursive: true, force: true });
 const there = new Map(rows.map((r) => [r.id, r.n]));
 const lost = sent.filter((id) => !there.has(id)).length;
 const doubled = rows.filter((r) => r.n > 1).length + Math.max(0, there.size - sent.length);
+/** What the other trial writes below stays. */
+const BAD_REQUESTS = /\n## Bad requests[^]*/.exec(readFileSync(join(ROOT, 'docs', 'trials.md'), 'utf8'))?.[0] ?? '';
 const text = `# Trials
+
+## Kills
 
 Made by \`npm run trial:kill\`.
 
@@ -155,7 +159,7 @@ ${sent.length.toLocaleString('en')} entries were written through HTTP by ${WRITE
 | entries lost | **${lost}** |
 | entries doubled | **${doubled}** |
 | rows of derived state | ${state.rows[0]!.n.toLocaleString('en')} of ${sent.length.toLocaleString('en')} |
-`;
+${BAD_REQUESTS}`;
 writeFileSync(join(ROOT, 'docs', 'trials.md'), text);
 say(text);
 process.exit(lost === 0 && doubled === 0 && state.rows[0]!.n === sent.length ? 0 : 1);
