@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import pg from 'pg';
-import { newestMigration } from '../src/lib/server/migrate.js';
+import { newestMigration } from '../src/lib/server/schemaVersion.js';
 import { serverPrograms } from './cluster.js';
 import { ROOT, Stop } from './lib.js';
 

@@ -13,6 +13,7 @@ const SCREENS = [
 	'wants/new',
 	'stock',
 	'stock/new',
+	'stock/import',
 	'bench',
 	'bench/new',
 	'bench?by=place',

@@ -135,9 +135,9 @@ test('places are put in another order by dragging, and by their arrows', async (
 	expect((await names())[0]).toBe(before[4]);
 });
 
-test('the round goes along as a calendar by a secret address, until its door is shut', async ({ app, page, request }) => {
+test('the round goes along as a calendar by a secret address, until it is ended', async ({ app, page, request }) => {
 	await page.goto(`${app.demo}/settings`);
-	await page.getByLabel('A new door for').selectOption('calendar');
+	await page.getByLabel('A new one for').selectOption('calendar');
 	await page.getByLabel('What it is for').fill('phone');
 	await page.getByRole('button', { name: 'Make it' }).click();
 	const address = (await page.locator('.select-all').textContent())!.trim();
@@ -148,7 +148,7 @@ test('the round goes along as a calendar by a secret address, until its door is 
 	expect(events.length).toBeGreaterThan(5);
 	await page.reload();
 	await expect(page.locator('.select-all')).toHaveCount(0);
-	await page.getByRole('button', { name: 'Shut calendar phone' }).click();
+	await page.getByRole('button', { name: 'End calendar phone' }).click();
 	await expect(page.getByText('Calendar, phone')).toHaveCount(0);
 	expect((await request.get(address)).status()).toBe(404);
 	const fileOf = await request.get(`${app.demo}/round/round.ics`);

@@ -5,8 +5,8 @@ import { dev } from '$app/environment';
 import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
 import { allGardens, gardenBySlug } from '$lib/server/context.js';
-import { closeDatabase, isDatabaseBusy, isDatabaseDown } from '$lib/server/db.js';
-import { BUSY, DOWN } from '$lib/server/forms.js';
+import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
+import { BUSY, DOWN, FULL } from '$lib/server/forms.js';
 import { log } from '$lib/server/log.js';
 
 /** Whoever starts the built app by itself is held to the same rule as by ./start. */
@@ -160,6 +160,7 @@ async function signedInOrDown(token: string | undefined): Promise<boolean> {
 
 export const handleError: HandleServerError = ({ error, event, status }) => {
 	if (status === 404) return { message: 'There is no such page.', code: 'page.unknown' };
+	if (isDatabaseFull(error)) return FULL;
 	if (isDatabaseBusy(error)) return BUSY;
 	if (isDatabaseDown(error)) {
 		log.error({ id: event.locals.requestId, err: (error as Error).message }, 'database down');

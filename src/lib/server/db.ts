@@ -62,6 +62,9 @@ export function isDatabaseDown(error: unknown): boolean {
 	);
 }
 
+/** Is there no room left where the data lie? */
+export const isDatabaseFull = (error: unknown): boolean => (error as { code?: string } | null)?.code === '53100';
+
 /** Is the database there, but another's work in the way? 55P03: a lock is held; 57014: a query took too long; else all connections are out. */
 export function isDatabaseBusy(error: unknown): boolean {
 	if (!(error instanceof Error)) return false;

@@ -4,7 +4,7 @@ import type { ActionFailure } from '@sveltejs/kit';
 import { z } from 'zod';
 import { gardenBySlug } from './context.js';
 import type { Garden } from './context.js';
-import { isDatabaseBusy, isDatabaseDown } from './db.js';
+import { isDatabaseBusy, isDatabaseDown, isDatabaseFull } from './db.js';
 import { record } from './ledger.js';
 import type { Act } from './ledger.js';
 import { log } from './log.js';
@@ -110,10 +110,16 @@ export const BUSY = {
 	code: 'database.busy'
 };
 
+export const FULL = {
+	message: 'The disk is full where the data lie. Nothing was saved; what you typed is still here: make room, then send it again.',
+	code: 'database.full'
+};
+
 export async function guarded<T>(work: () => Promise<T>): Promise<T> {
 	try {
 		return await work();
 	} catch (e) {
+		if (isDatabaseFull(e)) error(503, FULL);
 		if (isDatabaseBusy(e)) error(503, BUSY);
 		if (!isDatabaseDown(e)) throw e;
 		log.error({ err: (e as Error).message }, 'database down');

@@ -6,6 +6,7 @@ import { checkEntry, checkUnleaned } from './checks.js';
 import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { kindIdOf, lineOf } from './lines.js';
+import { newestMigration } from './schemaVersion.js';
 import { project, projectAdded, projectEntries } from './project.js';
 import { attempt, no, Refusal } from './refusal.js';
 import * as entries from './store/entries.js';
@@ -120,6 +121,20 @@ function sameAgain(stored: entries.StoredEntry, act: Act): void {
 		);
 }
 
+/** The garden's lock. A copy of the code that another has upgraded past writes nothing more: it does not know the tables. */
+async function locked(db: Queryable, gardenId: string): Promise<void> {
+	const version = await state.lockGarden(db, gardenId);
+	if (version === null) no('garden.unknown', 'There is no such garden.');
+	if (version > schemaKnown())
+		no(
+			'app.older',
+			'The database was upgraded by a newer Surculus while this one ran. Nothing was saved: start Surculus anew, then send it again.'
+		);
+}
+
+let known: number | null = null;
+const schemaKnown = (): number => (known ??= newestMigration(process.env.SURCULUS_HOME ?? process.cwd()));
+
 /** Records the acts of one doing, all or none, inside an open transaction that holds the garden's lock. */
 async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promise<Recorded> {
 	const groupId = acts[0]!.id;
@@ -177,7 +192,7 @@ export function record(
 ): Promise<Result<Recorded>> {
 	return attempt(() =>
 		transaction(async (db) => {
-			if (!(await state.lockGarden(db, writer.gardenId))) no('garden.unknown', 'There is no such garden.');
+			await locked(db, writer.gardenId);
 			const there: boolean[] = [];
 			for (const a of acts)
 				there.push(z.uuid().safeParse(a.id).success && (await entries.entryById(db, writer.gardenId, a.id)) !== null);
@@ -244,7 +259,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 			const { gardenId } = writer;
 			if (!z.uuid().safeParse(entryId).success || !z.uuid().safeParse(undoId).success)
 				no('entry.unknown', 'There is no such entry.');
-			if (!(await state.lockGarden(db, gardenId))) no('garden.unknown', 'There is no such garden.');
+			await locked(db, gardenId);
 			const target = await entries.entryById(db, gardenId, entryId);
 			if (!target) no('entry.unknown', 'There is no such entry.');
 			const repeated = await entries.entryById(db, gardenId, undoId);
@@ -301,7 +316,7 @@ export const rebuild = (gardenId: string): Promise<{ entries: number; subjects: 
 	transaction((db) => rebuildIn(db, gardenId));
 
 export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entries: number; subjects: number }> {
-	if (!(await state.lockGarden(db, gardenId))) throw new Error(`no garden ${gardenId}`);
+	await locked(db, gardenId);
 	await clearProjections(db, gardenId);
 	const { rows } = await db.query<entries.StoredEntry>(
 		'SELECT id, seq, kind, subject, subject_id, happened_on, data, note, line FROM entry WHERE garden_id = $1 ORDER BY seq',

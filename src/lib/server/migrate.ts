@@ -2,19 +2,11 @@
  * Brings the database up to the code's version; refuses one that is newer than the code. Scripts and version rows are
  * one transaction: a kill anywhere leaves the old version or the new one.
  */
-import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
 import Postgrator from 'postgrator';
 import { grantAppRole } from './roles.js';
-
-/** Version that this copy of the code brings a database to. */
-export const newestMigration = (root: string): number =>
-	Math.max(
-		...readdirSync(join(root, 'db', 'migrations'))
-			.map((f) => Number.parseInt(f, 10))
-			.filter(Number.isFinite)
-	);
+import { newestMigration } from './schemaVersion.js';
 
 export class DatabaseNewer extends Error {}
 

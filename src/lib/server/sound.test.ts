@@ -354,6 +354,18 @@ describe('state', () => {
 });
 
 describe('an upgrade', () => {
+	it('made by a newer copy stops the older one from writing', async () => {
+		const id = uuidv7();
+		await ok(struck(id, null));
+		const owner = new pg.Client({ connectionString: process.env.DATABASE_URL });
+		await owner.connect();
+		await owner.query("INSERT INTO schema_version (version, name, md5, run_at) VALUES (9999, 'from the future', '', now())");
+		expect(await codeOf(record(writer(), [checked(id, 18)]))).toBe('app.older');
+		await owner.query('DELETE FROM schema_version WHERE version = 9999');
+		expect(await codeOf(record(writer(), [checked(id, 18)]))).toBe('ok');
+		await owner.end();
+	});
+
 	it(
 		'killed at twenty points is the old version or the new one, and the next start goes on from there',
 		{ timeout: 120_000 },

@@ -8,6 +8,26 @@ export function standIns(): Map<string, string> {
 	return new Map(pairs.map((pair) => pair.split(/=(.*)/s).slice(0, 2) as [string, string]));
 }
 
+const MOST_BYTES = 2_000_000;
+
+/**
+ * Asks an outside service. It is given nothing of ours but the question, is not followed to other addresses, and its
+ * answer is read to a bounded size, whatever it says of its length.
+ */
+export async function askOutside(url: string, signal: AbortSignal, most = MOST_BYTES): Promise<unknown> {
+	const answer = await fetch(url, { signal, redirect: 'error', credentials: 'omit' });
+	if (!answer.ok) throw new Error(`it answered ${answer.status}`);
+	const pieces: Uint8Array[] = [];
+	let bytes = 0;
+	for await (const piece of answer.body as unknown as AsyncIterable<Uint8Array>) {
+		bytes += piece.length;
+		if (bytes > most) throw new Error(`its answer is longer than ${most / 1_000_000} MB`);
+		pieces.push(piece);
+	}
+	return JSON.parse(Buffer.concat(pieces).toString('utf8')) as unknown;
+}
+
+const MOST_REGISTER_BYTES = 200_000;
 const register = z.object({
 	varieties: z
 		.array(
@@ -34,10 +54,13 @@ export async function lookUpVariety(name: string): Promise<RegisteredVariety[] |
 	const address = standIns().get('variety-register');
 	if (!address || name.trim().length < 2) return null;
 	try {
-		const answer = await fetch(`${address}/varieties?q=${encodeURIComponent(name.trim())}`, {
-			signal: AbortSignal.timeout(2000)
-		});
-		const parsed = register.safeParse(await answer.json());
+		const parsed = register.safeParse(
+			await askOutside(
+				`${address}/varieties?q=${encodeURIComponent(name.trim().slice(0, 200))}`,
+				AbortSignal.timeout(2000),
+				MOST_REGISTER_BYTES
+			)
+		);
 		if (!parsed.success) return null;
 		return parsed.data.varieties.map((v) => {
 			const term = handbook().terms.get(v.right);

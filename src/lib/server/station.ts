@@ -5,13 +5,12 @@
 import { z } from 'zod';
 import { database } from './db.js';
 import { log } from './log.js';
-import { standIns } from './standIns.js';
+import { askOutside, standIns } from './standIns.js';
 import * as weather from './store/weather.js';
 import { dayNumber, isIsoDate, isoOf } from '$lib/core/dates.js';
 import { POSSIBLE, possibleDay } from '$lib/core/season/record.js';
 import type { WeatherDay } from '$lib/core/season/record.js';
 
-const MOST_BYTES = 2_000_000;
 const TIMEOUT_MS = 4_000;
 const ASK_AGAIN_MINUTES = 60;
 const NOT_WITHIN_SECONDS = 120;
@@ -26,20 +25,6 @@ const day = z
 const observed = z.object({ days: z.array(day).max(1000) });
 const forecast = z.object({ from: date, members: z.array(z.array(day).min(1).max(16)).min(1).max(100) });
 const hours = z.object({ date, hours: z.array(z.number().min(-90).max(60)).max(25) });
-
-/** Reads an answer of bounded size; a longer one is cut off and refused, whatever it says of its length. */
-async function ask(url: string, signal: AbortSignal): Promise<unknown> {
-	const answer = await fetch(url, { signal });
-	if (!answer.ok) throw new Error(`it answered ${answer.status}`);
-	const pieces: Uint8Array[] = [];
-	let bytes = 0;
-	for await (const piece of answer.body as unknown as AsyncIterable<Uint8Array>) {
-		bytes += piece.length;
-		if (bytes > MOST_BYTES) throw new Error('its answer is longer than 2 MB');
-		pieces.push(piece);
-	}
-	return JSON.parse(Buffer.concat(pieces).toString('utf8')) as unknown;
-}
 
 const asDay = (d: z.infer<typeof day>): WeatherDay => ({ day: dayNumber(d.date), low: d.low_c, high: d.high_c, rain: d.rain_mm });
 
@@ -59,11 +44,11 @@ export async function refreshStation(site: StationSite): Promise<void> {
 	const signal = AbortSignal.timeout(TIMEOUT_MS);
 	try {
 		const [past, ahead, today] = await Promise.all([
-			ask(`${address}/v1/observed?${at}&from=${isoOf(now - STATION_DAYS)}&to=${isoOf(now - 1)}`, signal).then((a) =>
+			askOutside(`${address}/v1/observed?${at}&from=${isoOf(now - STATION_DAYS)}&to=${isoOf(now - 1)}`, signal).then((a) =>
 				observed.parse(a)
 			),
-			ask(`${address}/v1/forecast?${at}&from=${site.today}`, signal).then((a) => forecast.parse(a)),
-			ask(`${address}/v1/hours?${at}&date=${site.today}`, signal).then((a) => hours.parse(a))
+			askOutside(`${address}/v1/forecast?${at}&from=${site.today}`, signal).then((a) => forecast.parse(a)),
+			askOutside(`${address}/v1/hours?${at}&date=${site.today}`, signal).then((a) => hours.parse(a))
 		]);
 		if (Math.abs(dayNumber(ahead.from) - now) > 1) throw new Error(`its forecast is for ${ahead.from}, not for today`);
 		const consecutive = ahead.members.every((m) => m.every((d, n) => dayNumber(d.date) === dayNumber(ahead.from) + n));
@@ -95,7 +80,9 @@ export async function refreshStation(site: StationSite): Promise<void> {
 export async function keepFresh(site: StationSite, known: weather.StationState | null): Promise<boolean> {
 	if (!standIns().has('weather-station')) return false;
 	const old = !known?.ok_at || known.issued_on !== site.today || Date.now() - known.ok_at.getTime() > ASK_AGAIN_MINUTES * 60_000;
-	if (!old || !(await weather.takeTurn(database(), site.id, NOT_WITHIN_SECONDS))) return false;
+	// To read goes on where nothing can be written: a full disk takes no note that it is our turn.
+	const turn = old && (await weather.takeTurn(database(), site.id, NOT_WITHIN_SECONDS).catch(() => false));
+	if (!turn) return false;
 	const asking = refreshStation(site);
 	if (known?.ok_at) {
 		void asking;

@@ -1,4 +1,4 @@
-/** Secrets that open one door of one garden. Shown once, when made; kept only as a hash. */
+/** Secrets of links and sensors: each is for one purpose of one garden. Shown once, when made; kept only as a hash. */
 import { createHash, randomBytes } from 'node:crypto';
 import { v7 as uuidv7 } from 'uuid';
 import { database } from './db.js';
@@ -39,7 +39,7 @@ export async function makeToken(gardenId: string, purpose: Purpose, label: strin
 	return token;
 }
 
-/** Shuts the door for good. */
+/** Ends it for good. */
 export async function revokeToken(gardenId: string, id: string): Promise<void> {
 	await database().query('UPDATE garden_token SET revoked_at = now() WHERE garden_id = $1 AND id = $2 AND revoked_at IS NULL', [
 		gardenId,

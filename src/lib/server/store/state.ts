@@ -38,9 +38,13 @@ export async function gardenById(db: Queryable, id: string): Promise<GardenRow |
 }
 
 /** Takes the garden's lock: writers of one garden follow each other. False when there is no such garden. */
-export async function lockGarden(db: Queryable, id: string): Promise<boolean> {
-	const { rowCount } = await db.query('SELECT 1 FROM garden WHERE id = $1 FOR UPDATE', [id]);
-	return rowCount === 1;
+/** Takes the garden's lock for a doing; the version of the tables that it met, null where there is no such garden. */
+export async function lockGarden(db: Queryable, id: string): Promise<number | null> {
+	const { rows } = await db.query<{ version: number }>(
+		'SELECT (SELECT max(version)::int FROM schema_version) AS version FROM garden WHERE id = $1 FOR UPDATE',
+		[id]
+	);
+	return rows[0]?.version ?? null;
 }
 
 export async function takeCode(db: Queryable, gardenId: string): Promise<number> {

@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params }) => {
 		},
 		station: standIns().has('weather-station'),
 		backups: process.env.SURCULUS_BACKUPS ?? null,
-		doors: (await tokens(garden.id)).map((t) => ({
+		links: (await tokens(garden.id)).map((t) => ({
 			id: t.id,
 			purpose: t.purpose,
 			label: t.label,
@@ -40,20 +40,21 @@ export const load: PageServerLoad = async ({ params }) => {
 
 export const actions: Actions = {
 	/** A new secret. It is shown in this answer and never again. */
-	door: async ({ params, request, url }) => {
+	link: async ({ params, request, url }) => {
 		const garden = await gardenOr404(params.garden);
 		const f = await Fields.of(request);
 		const purpose = f.text('purpose') === 'calendar' ? 'calendar' : 'readings';
 		const token = await guarded(() => makeToken(garden.id, purpose, f.text('label')));
-		if (!token) return refused({ code: 'token.many', sentence: `A garden has at most ${MOST_TOKENS} doors: shut one first.` });
-		return { door: { purpose, secret: purpose === 'calendar' ? `${originOf(request, url)}/calendar/${token}.ics` : token } };
+		if (!token)
+			return refused({ code: 'token.many', sentence: `A garden has at most ${MOST_TOKENS} links and sensors: end one first.` });
+		return { link: { purpose, secret: purpose === 'calendar' ? `${originOf(request, url)}/calendar/${token}.ics` : token } };
 	},
-	shut: async ({ params, request }) => {
+	end: async ({ params, request }) => {
 		const garden = await gardenOr404(params.garden);
 		const f = await Fields.of(request);
 		const id = f.text('id');
 		if (isId(id)) await guarded(() => revokeToken(garden.id, id));
-		return { shut: true };
+		return { ended: true };
 	},
 	garden: async ({ params, request, locals }) => {
 		const garden = await gardenOr404(params.garden);

@@ -143,39 +143,40 @@
 			<a href="/g/{data.garden.slug}/weather">See the weather</a> or
 			<a href="/g/{data.garden.slug}/weather/import">take in a record</a>.
 		</p>
-		<h2 class="mt-10 text-2xl">Doors</h2>
+		<h2 class="mt-10 text-2xl">Links and sensors</h2>
 		<p class="mt-1 text-faded">
-			Secrets that let one thing in or out without signing in: thermometers that send readings, calendars that read the round.
-			Each is shown once; shut it when it is no longer wanted.
+			A thermometer may send its readings, a calendar may read the round, without signing in. Each has a secret of its own, shown
+			once; end it when you no longer want it.
 		</p>
-		{#if form?.door}
+		{#if form?.link}
 			<div class="mt-3 border-l-4 border-catkin bg-pane px-4 py-3" role="status">
 				<p class="font-semibold">
-					{form.door.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
+					{form.link.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
 				</p>
-				<p class="mt-1 font-mono break-all select-all">{form.door.secret}</p>
+				<p class="mt-1 font-mono break-all select-all">{form.link.secret}</p>
 				<p class="note mt-1">It will not be shown again.</p>
 			</div>
 		{/if}
 		{#if form?.problem}<p role="alert" class="mt-3 text-madder">{form.problem.sentence}</p>{/if}
 		<ul class="ruled mt-3">
-			{#each data.doors as d (d.id)}
+			{#each data.links as d (d.id)}
 				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
 					<span
 						><span class="font-semibold">{d.purpose === 'calendar' ? 'Calendar' : 'Readings'}{d.label ? `, ${d.label}` : ''}</span
 						>
 						<span class="note">made {d.made}, {d.used ? `last used ${d.used}` : 'not used yet'}</span></span
 					>
-					<form method="POST" action="?/shut" use:enhance>
-						<input type="hidden" name="id" value={d.id} /><button class="act" aria-label="Shut {d.purpose} {d.label}">Shut</button
+					<form method="POST" action="?/end" use:enhance>
+						<input type="hidden" name="id" value={d.id} /><button class="act" aria-label="End {d.purpose} {d.label}"
+							>End it</button
 						>
 					</form>
 				</li>
 			{/each}
 		</ul>
-		<form method="POST" action="?/door" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
+		<form method="POST" action="?/link" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
 			<SelectField
-				label="A new door for"
+				label="A new one for"
 				name="purpose"
 				value="readings"
 				items={[

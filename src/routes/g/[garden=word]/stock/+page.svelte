@@ -12,11 +12,14 @@
 		<h1>What you have to take from{data.isToday ? '' : `, on ${sayDate(data.viewed)}`}</h1>
 		<p class="text-faded">How many pieces each plant can give, by the ways whose window is open.</p>
 	</div>
-	<a class="act act-main" href="{base}/stock/new">Add a stock plant</a>
+	<p class="flex flex-wrap gap-3">
+		<a class="act act-main" href="{base}/stock/new">Add a stock plant</a>
+		<a class="act" href="{base}/stock/import">Bring in a list</a>
+	</p>
 </div>
 {#if data.stocks.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
-		No stock yet. Add a healthy plant of yours: the handbook reckons what it can give.
+		No stock yet. Add a healthy plant of yours: Surculus works out what it can give.
 	</p>
 {/if}
 <ul class="mt-6 border-t border-ink">

@@ -1,0 +1,202 @@
+<script lang="ts">
+	/**
+	 * Someone with a list of their plants in a spreadsheet. One question: which column is what, and is each plant known?
+	 * Computed: the columns by their heads, the kinds by their names. Biggest: how many plants will come in. At 390 px the
+	 * columns stand one under the other.
+	 */
+	import { goto } from '$app/navigation';
+	import Papa from 'papaparse';
+	import { v7 as uuidv7 } from 'uuid';
+	import {
+		COLUMN_WORDS,
+		COLUMNS,
+		guessColumns,
+		kindNamed,
+		MOST_COLUMNS,
+		MOST_ROWS,
+		readRow
+	} from '$lib/core/material/plantList.js';
+	import { cmFromInches } from '$lib/core/units/index.js';
+	import { plural } from '$lib/ui/say.js';
+	import { tell } from '$lib/ui/toast.svelte.js';
+	import type { PageData } from './$types';
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+
+	let table = $state.raw<string[][]>([]);
+	let at = $state(guessColumns([]));
+	/** Kinds chosen by hand for names that mean none or several; '' leaves the row out. */
+	let chosen = $state<Record<string, string>>({});
+	let trouble = $state('');
+	let sending = $state(false);
+	let id = uuidv7();
+
+	const heads = $derived(table[0] ?? []);
+	const rows = $derived(
+		table.slice(1).flatMap((r, i) => {
+			const plant = readRow(r, at);
+			if (plant.name === '') return [];
+			const kind = chosen[plant.name] ?? kindNamed(plant.name, data.kinds);
+			const place = data.places.find((p) => p.name.toLowerCase() === plant.place.toLowerCase());
+			return [{ ...plant, row: i + 2, kind, placeId: place?.id ?? null }];
+		})
+	);
+	const unknown = $derived([...new Set(rows.filter((r) => r.kind === null).map((r) => r.name))]);
+	const coming = $derived(rows.filter((r) => r.kind));
+	const unplaced = $derived([...new Set(rows.filter((r) => r.place !== '' && r.placeId === null).map((r) => r.place))]);
+
+	const text = (cell: unknown) =>
+		cell === null || cell === undefined
+			? ''
+			: cell instanceof Date
+				? cell.toISOString().slice(0, 10)
+				: String(cell as string | number);
+
+	/** The first sheet of a workbook; its reader is fetched when there is one to read. */
+	async function sheetOf(file: File): Promise<string[][]> {
+		const { readSheet } = await import('read-excel-file/browser');
+		return (await readSheet(file)).map((row) => row.map(text));
+	}
+
+	async function read(file: File | undefined) {
+		trouble = '';
+		table = [];
+		if (!file) return;
+		if (file.size > 2_000_000) {
+			trouble = 'That file is larger than 2 MB: keep only the list of plants in it.';
+			return;
+		}
+		let found: string[][];
+		try {
+			found = /\.xlsx$/i.test(file.name)
+				? await sheetOf(file)
+				: Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }).data;
+		} catch {
+			trouble = 'That file cannot be read: save the list as CSV or XLSX.';
+			return;
+		}
+		found = found.filter((r) => r.some((c) => c.trim() !== ''));
+		if (found.length < 2) trouble = 'There is no list in that file: the first row names the columns, then a row for each plant.';
+		else if (found.length > MOST_ROWS + 1) trouble = `A list has at most ${MOST_ROWS} plants; this one has ${found.length - 1}.`;
+		else {
+			table = found.map((r) => r.slice(0, MOST_COLUMNS));
+			at = guessColumns(table[0]!);
+			chosen = {};
+			id = uuidv7();
+		}
+	}
+
+	async function take() {
+		sending = true;
+		trouble = '';
+		const cm = (n: number | null) => (n === null || data.garden.units.length === 'metric' ? n : cmFromInches(n));
+		const answer = await fetch(`${base}/stock/import`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({
+				id,
+				rows: coming.map((r) => ({
+					row: r.row,
+					data: {
+						kind_id: r.kind,
+						place_id: r.placeId,
+						label: r.label,
+						count: r.count,
+						size_cm: cm(r.size),
+						age_years: r.age,
+						condition: r.condition,
+						protection: { status: 'unknown', until: null },
+						from_batch: null
+					}
+				}))
+			})
+		}).catch(() => null);
+		sending = false;
+		const told = (await answer?.json().catch(() => null)) as { entryId?: string; error?: { sentence: string } } | null;
+		if (answer?.ok && told?.entryId) {
+			await goto(`${base}/stock`);
+			tell({ entryId: told.entryId, sentence: `${plural(coming.length, ['plant', 'plants'])} taken in.` });
+		} else trouble = told?.error?.sentence ?? 'The app does not answer. Nothing was taken in: try again in a moment.';
+	}
+</script>
+
+<svelte:head><title>A list of plants · {data.garden.name}</title></svelte:head>
+<p class="note"><a href="{base}/stock">Stock</a></p>
+<h1>{table.length ? `${plural(coming.length, ['plant', 'plants'])} will come in` : 'Bring in a list of your plants'}</h1>
+<p class="mt-2 max-w-prose">A table saved as CSV or XLSX: its first row names the columns, then comes a row for each plant.</p>
+<label class="mt-4 block font-semibold" for="list">The file</label>
+<input
+	id="list"
+	type="file"
+	accept=".csv,.txt,.xlsx,text/csv"
+	class="mt-1 block min-h-11 w-full max-w-md py-2"
+	onchange={(e) => read(e.currentTarget.files?.[0])}
+/>
+{#if trouble}<p role="alert" class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-madder">{trouble}</p>{/if}
+{#if table.length}
+	<h2 class="mt-6">Which column is what?</h2>
+	<div class="mt-2 grid gap-4 sm:grid-cols-3">
+		{#each COLUMNS as c (c)}
+			<label class="block"
+				><span class="font-semibold"
+					>{COLUMN_WORDS[c]}{c === 'size' ? `, ${data.garden.units.length === 'us' ? 'in' : 'cm'}` : ''}</span
+				>
+				<select
+					class="mt-1 block min-h-11 w-full border-rule bg-white"
+					value={at[c] === null ? '' : String(at[c])}
+					onchange={(e) => (at = { ...at, [c]: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
+				>
+					<option value="">{c === 'plant' ? 'Choose a column' : 'Not in the list'}</option>
+					{#each heads as head, i (i)}<option value={String(i)}>{head || `Column ${i + 1}`}</option>{/each}
+				</select></label
+			>
+		{/each}
+	</div>
+	{#if unknown.length}
+		<h2 class="mt-8">{plural(unknown.length, ['name is', 'names are'])} not in the handbook, or could mean several kinds</h2>
+		<ul class="ruled mt-2">
+			{#each unknown as name (name)}
+				<li class="grid items-center gap-3 py-3 sm:grid-cols-2">
+					<span class="font-semibold break-words">{name}</span>
+					<select
+						aria-label="Kind of {name}"
+						class="min-h-11 w-full border-rule bg-white"
+						onchange={(e) => (chosen = { ...chosen, [name]: e.currentTarget.value })}
+					>
+						<option value="" selected>Leave it out</option>
+						{#each data.kinds as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
+					</select>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if unplaced.length}
+		<p class="mt-4 max-w-prose">
+			{unplaced.slice(0, 5).join(', ')}{unplaced.length > 5 ? ' and more' : ''}: no place of this garden by that name. Plants
+			there come in without a place.
+		</p>
+	{/if}
+	<p class="mt-6">
+		<button class="act act-main" disabled={sending || coming.length === 0} onclick={take}
+			>{sending ? 'Saving …' : `Bring in ${plural(coming.length, ['plant', 'plants'])}`}</button
+		>
+	</p>
+	<h2 class="mt-8">As they will come in</h2>
+	<ul class="ruled mt-2">
+		{#each coming.slice(0, 12) as r (r.row)}
+			<li class="py-2">
+				<span class="font-semibold">{data.kinds.find((k) => k.id === r.kind)?.name}{r.label ? `, ${r.label}` : ''}</span>
+				<span class="note"
+					>{Number.isNaN(r.count) ? 'how many?' : r.count}
+					{r.size === null
+						? ''
+						: ` · ${Number.isNaN(r.size) ? 'size?' : `${r.size} ${data.garden.units.length === 'us' ? 'in' : 'cm'}`}`}
+					{r.age === null ? '' : ` · ${Number.isNaN(r.age) ? 'age?' : plural(r.age, ['year', 'years'])}`} · {r.condition}{r.placeId
+						? ` · ${r.place}`
+						: ''}</span
+				>
+			</li>
+		{/each}
+	</ul>
+	{#if coming.length > 12}<p class="note mt-2">And {coming.length - 12} more.</p>{/if}
+{/if}
