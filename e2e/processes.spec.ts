@@ -6,6 +6,9 @@ import { expect, test, TODAY } from './app.js';
 import { read } from './plainly.js';
 import { endChild, freePort, ROOT, startApp } from '../bin/lib.js';
 
+// A garden of its own: what is done to it here is not for the other specs.
+test.use({ appOptions: { demo: true, env: { SURCULUS_SPEC: 'processes' } } });
+
 test('four processes write and read one garden', async ({ app }) => {
 	test.setTimeout(180_000);
 	const env = { DATABASE_URL: app.cluster.url('app'), SURCULUS_TODAY: TODAY, SURCULUS_HOME: ROOT, LOG_LEVEL: 'silent' };
