@@ -10,8 +10,31 @@ import * as state from '$lib/server/store/state.js';
 const ENDED_SHOWN = 20;
 
 /** Of a batch only what the list shows: with hundreds of them the rest would weigh. */
-const shown = ({ looks: _l, tray: _t, seen: _s, treatment: _r, steps: _p, coming: _c, rooting, next, ...b }: BatchView) => ({
-	...b,
+const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
+	id: b.id,
+	code: b.code,
+	status: b.status,
+	kindName: b.kindName,
+	wayName: b.wayName,
+	placeId: b.placeId,
+	placeName: b.placeName,
+	plannedOn: b.plannedOn,
+	struckOn: b.struckOn,
+	struck: b.struck,
+	unrooted: b.unrooted,
+	rooted: b.rooted,
+	potted: b.potted,
+	planted: b.planted,
+	given: b.given,
+	kept: b.kept,
+	lost: b.lost,
+	lostPlanted: b.lostPlanted,
+	plannedCount: b.plannedCount,
+	splitOff: b.splitOff,
+	inHand: b.inHand,
+	expected: b.expected,
+	plantedOn: b.plantedOn && { usual: b.plantedOn.usual },
+	holds: { name: holds.name, count: holds.count, areaCm2: holds.areaCm2 },
 	rooting: rooting && { word: rooting.word },
 	next: next && { kind: next.kind, from: next.from, by: next.by }
 });
