@@ -180,6 +180,10 @@ async function main(): Promise<void> {
 	if (!(Number.isInteger(port) && port >= 1 && port <= MOST_PORT)) throw new Stop(`--port: a number from 1 to ${MOST_PORT}.`);
 	const host = options.host ?? '127.0.0.1';
 
+	const { isIsoDate } = await import('../src/lib/core/dates.js');
+	const pinned = process.env.SURCULUS_TODAY;
+	if (pinned && !isIsoDate(pinned)) throw new Stop(`SURCULUS_TODAY: a day of the calendar as 2026-09-05; ${pinned} is none.`);
+
 	const { isLoopback, keepPassword, LEAST_PASSWORD } = await import('../src/lib/server/auth.js');
 	const password = process.env.SURCULUS_PASSWORD ?? '';
 	if (!isLoopback(host) && password.length < LEAST_PASSWORD)

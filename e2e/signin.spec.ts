@@ -82,6 +82,7 @@ test('the start command refuses an open address without a password, and says oth
 	expect(open.stderr).not.toContain('at ');
 	expect(start(['--port', '99999']).stderr).toContain('--port');
 	expect(start(['--colour', 'red']).stderr).toContain('Usage');
+	expect(start([], { SURCULUS_TODAY: '2026-13-45' }).stderr).toContain('2026-13-45 is none');
 	const port = (listener.address() as AddressInfo).port;
 	const taken = start(['--port', String(port)]);
 	listener.close();
