@@ -2,6 +2,7 @@ import pg from 'pg';
 import { v5 as uuidv5, v7 as uuidv7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../../bin/testDatabase.js';
+import { act as doing, ACTS_TODAY, noTreatment, stockAct as stock, struckAct } from '../../testing/acts.js';
 import { gardenSettings } from '../../testing/garden.js';
 import { closeDatabase, database } from './db.js';
 import { createGarden, rebuild, record, undo } from './ledger.js';
@@ -12,49 +13,13 @@ import * as state from './store/state.js';
 import { ROOT } from '../../../bin/lib.js';
 import { readCode } from '$lib/core/ledger/index.js';
 
-const TODAY = '2027-07-20';
+const TODAY = ACTS_TODAY;
 const gardenId = uuidv7();
 const writer = { gardenId, actor: 'test', today: TODAY };
 const settings = gardenSettings();
-const act = (kind: Act['kind'], subjectId: string, data: Record<string, unknown>, on = TODAY): Act => ({
-	id: uuidv7(),
-	kind,
-	subjectId,
-	on,
-	data
-});
-const stock = (subjectId: string, over: Record<string, unknown> = {}) =>
-	act('stock.set', subjectId, {
-		kind_id: 'lavender',
-		place_id: null,
-		label: 'by the gate',
-		count: 2,
-		size_cm: 50,
-		age_years: 4,
-		condition: 'strong',
-		protection: { status: 'free', until: null },
-		from_batch: null,
-		...over
-	});
-const none = { medium: '', hormone: '', wound: false, cover: '' };
-const struck = (subjectId: string, stockId: string | null, n = 20, on = TODAY): Act => ({
-	...act(
-		'batch.struck',
-		subjectId,
-		{
-			kind_id: 'lavender',
-			way_id: 'semi-ripe',
-			stock_id: stockId,
-			want_id: null,
-			place_id: null,
-			struck: n,
-			treatment: none,
-			container: ''
-		},
-		on
-	),
-	takesCode: true
-});
+const act = (kind: Act['kind'], subjectId: string, data: Record<string, unknown>, on = TODAY): Act =>
+	doing(kind, subjectId, data, { on });
+const struck = (subjectId: string, stockId: string | null, n = 20, on = TODAY): Act => struckAct(subjectId, stockId, n, { on });
 const check = (subjectId: string, alive: number, rooted: number | null, seen?: number): Act => ({
 	...act('batch.checked', subjectId, { alive, rooted, sign: 'none' }),
 	seen: seen ?? null
@@ -262,7 +227,7 @@ describe('rebuild', () => {
 				potted: 0,
 				wintered: false,
 				struck_on: TODAY,
-				treatment: none,
+				treatment: noTreatment,
 				container: ''
 			}),
 			takesCode: true

@@ -1,4 +1,4 @@
-/** Weather in and out of the house: records, the station well and ill, thermometers, doors, the round that follows. */
+/** Weather in and out of the house: records, the station well and ill, gardens at the edges of the earth. */
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
@@ -9,29 +9,23 @@ import { loadDemo, DEMO_GARDEN } from '../../../demo/load.js';
 import { freePort } from '../../../bin/lib.js';
 import { freshDatabase } from '../../../bin/testDatabase.js';
 import { vegaCity } from '../../testing/vegaWeather.js';
-import { awayPlan } from './away.js';
-import { awaySpan } from './awaySpan.js';
 import { gardenCalendar } from './calendar.js';
 import { gardenById, kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { closeDatabase, database } from './db.js';
-import { createGarden, rebuild, record, undo } from './ledger.js';
-import { readingsSchema, takeReadings } from './readings.js';
-import { careId, roundOf } from './round.js';
+import { createGarden, rebuild, undo } from './ledger.js';
+import { roundOf } from './round.js';
 import { seasonOf } from './season.js';
 import { refreshStation } from './station.js';
-import * as state from './store/state.js';
 import * as weather from './store/weather.js';
-import { gardenOfToken, makeToken, MOST_TOKENS, revokeToken, tokens } from './tokens.js';
 import { importRecord, importSchema } from './weather.js';
 import type { ImportBody } from './weather.js';
 import { stripWeather } from './strip.js';
 import { weatherView } from './weatherView.js';
 import { windowView } from './windows.js';
 import { yearView } from './yearView.js';
-import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
+import { addDays, dayNumber } from '$lib/core/dates.js';
 import { daysOf } from '$lib/core/season/record.js';
-import { awaySheetPdf } from '$lib/formats/awaySheet.js';
 
 const TODAY = '2026-09-05';
 let station: ChildProcess;
@@ -289,223 +283,4 @@ describe('gardens at the edges of the earth', () => {
 			expect(year.points.every((p) => p.frost >= 0 && p.frost <= 1 && p.light >= 0 && p.light <= 24)).toBe(true);
 			process.env.SURCULUS_STAND_INS = `weather-station=${address}`;
 		});
-});
-
-describe('thermometers', () => {
-	const NOW = Date.parse('2026-09-05T10:00:00Z');
-	const send = (readings: unknown[], now = NOW) => {
-		const body = readingsSchema.safeParse({ readings });
-		return body.success ? takeReadings(DEMO_GARDEN, body.data, now) : Promise.resolve(null);
-	};
-	const days = async () =>
-		(
-			await database().query<{ day: string; low: number; high: number; last_c: number; readings: number }>(
-				'SELECT day, low, high, last_c, readings FROM reading_day WHERE garden_id = $1 ORDER BY day',
-				[DEMO_GARDEN]
-			)
-		).rows;
-
-	it('keep lowest, highest and now of each day, in whatever order they come', async () => {
-		await send([
-			{ place: 'Kitchen sill', at: '2026-09-05T06:00:00+02:00', now_c: 17.5 },
-			{ place: 'kitchen sill', at: '2026-09-05T11:00:00+02:00', now_c: 21 },
-			{ place: 'Kitchen sill', at: '2026-09-05T03:00:00+02:00', now_c: 16, low_c: 15.2 }
-		]);
-		expect(await days()).toMatchObject([{ day: '2026-09-05', last_c: 21, readings: 3 }]);
-		expect((await days())[0]!.low).toBeCloseTo(15.2, 4);
-	});
-
-	it('a day is the garden’s own: across midnight and the change of clocks', async () => {
-		// In Warsaw clocks go back on 25 October 2026: the day has 25 hours, and all of them are that day's.
-		const now = Date.parse('2026-10-26T12:00:00Z');
-		await send(
-			[
-				'2026-10-24T21:59:00Z',
-				'2026-10-24T22:01:00Z',
-				'2026-10-25T00:30:00Z',
-				'2026-10-25T22:59:00Z',
-				'2026-10-25T23:01:00Z'
-			].map((at) => ({ place: 'Garage', at, now_c: 8 })),
-			now
-		);
-		const counted = Object.fromEntries((await days()).map((d) => [d.day, d.readings]));
-		expect(counted).toMatchObject({ '2026-10-24': 1, '2026-10-25': 3, '2026-10-26': 1 });
-	});
-
-	it('refuse what cannot be: 900 °C, an unknown place, the future, last year, lowest above highest', async () => {
-		const before = await days();
-		expect(await send([{ place: 'Garage', now_c: 900 }])).toBeNull();
-		expect(await send([{ place: 'Garage', now_c: 5, low_c: 9, high_c: 3 }])).toBeNull();
-		expect(await send([])).toBeNull();
-		for (const [reading, code] of [
-			[{ place: 'Attic', now_c: 5 }, 'place.unknown'],
-			[{ place: 'Garage', now_c: 5, at: '2026-09-06T10:00:00Z' }, 'reading.future'],
-			[{ place: 'Garage', now_c: 5, at: '2024-09-06T10:00:00Z' }, 'reading.old']
-		] as const) {
-			// A good one beside a bad one is not taken either.
-			const result = await send([{ place: 'Garage', now_c: 5 }, reading]);
-			expect(result && !result.ok ? result.problem.code : '').toBe(code);
-		}
-		expect(await days()).toEqual(before);
-	});
-
-	it('ten thousand readings of an hour are one row a place', async () => {
-		for (let call = 0; call < 10; call++) {
-			const result = await send(
-				Array.from({ length: 1000 }, (_, i) => ({
-					place: 'Cold frame',
-					at: new Date(NOW - (call * 1000 + i) * 360).toISOString(),
-					now_c: 10 + ((call * 1000 + i) % 50) / 10
-				}))
-			);
-			expect(result?.ok).toBe(true);
-		}
-		const { rows } = await database().query<{ n: number; readings: number }>(
-			`SELECT count(*) AS n, sum(readings) AS readings FROM reading_day r JOIN place p ON p.garden_id = r.garden_id AND p.id = r.place_id WHERE p.name = 'Cold frame'`
-		);
-		expect(rows[0]).toMatchObject({ n: 1, readings: 10_000 });
-	});
-});
-
-describe('doors', () => {
-	it('open one garden for one purpose, until shut; a garden has so many and no more', async () => {
-		const token = (await makeToken(DEMO_GARDEN, 'calendar', 'phone'))!;
-		expect(await gardenOfToken(token, 'calendar')).toBe(DEMO_GARDEN);
-		expect(await gardenOfToken(token, 'readings')).toBeNull();
-		expect(await gardenOfToken(token.slice(1) + 'A', 'calendar')).toBeNull();
-		expect(await gardenOfToken('', 'calendar')).toBeNull();
-		const { rows } = await database().query<{ n: number }>(
-			`SELECT count(*) AS n FROM garden_token WHERE encode(token_hash, 'escape') LIKE '%' || $1 || '%'`,
-			[token]
-		);
-		expect(rows[0]!.n).toBe(0);
-		const [door] = await tokens(DEMO_GARDEN);
-		expect(door!.used_at).not.toBeNull();
-		await revokeToken(DEMO_GARDEN, door!.id);
-		expect(await gardenOfToken(token, 'calendar')).toBeNull();
-		for (let i = 0; i < MOST_TOKENS; i++) expect(await makeToken(DEMO_GARDEN, 'readings', String(i))).not.toBeNull();
-		expect(await makeToken(DEMO_GARDEN, 'readings', 'one more')).toBeNull();
-	});
-});
-
-describe('the round follows what is logged', () => {
-	const writer = { gardenId: DEMO_GARDEN, actor: 'test', today: TODAY };
-	const find = async (work: string, from: 'stops' | 'any' = 'any') => {
-		const round = await roundOf(await garden(), dayNumber(TODAY));
-		const all = [...round.stops.flatMap((s) => s.tasks), ...(from === 'any' ? round.week : [])];
-		return all.find((t) => t.work === work);
-	};
-	const log = (
-		kind: 'care.done' | 'care.skipped' | 'care.put-off',
-		t: { work: string; placeId: string | null; targets: string[] },
-		more = {}
-	) =>
-		record(writer, [
-			{
-				id: uuidv7(),
-				kind,
-				subjectId: careId(DEMO_GARDEN, t.work, t.placeId),
-				on: TODAY,
-				data: { care: t.work, place_id: t.placeId, targets: t.targets, ...more }
-			}
-		]);
-
-	it('done is not asked again until its rhythm comes round; undone it is', async () => {
-		const vent = (await find('vent'))!;
-		expect(vent).toBeTruthy();
-		const done = await log('care.done', vent);
-		const after = (await roundOf(await garden(), dayNumber(TODAY))).stops.flatMap((s) => s.tasks).find((t) => t.key === vent.key);
-		expect(after).toBeUndefined();
-		expect((await undo(writer, done.ok ? done.value.ids[0]! : '', uuidv7())).ok).toBe(true);
-		expect((await find('vent'))!.key).toBe(vent.key);
-	});
-
-	it('put off comes on its day, skipped after its days; a day gone by is refused', async () => {
-		const pot = (await find('pot', 'stops'))!;
-		await log('care.put-off', pot, { until: addDays(TODAY, 4) });
-		const week = (await roundOf(await garden(), dayNumber(TODAY))).week.find(
-			(t) => t.work === 'pot' && t.targets[0] === pot.targets[0]
-		);
-		expect(isoOf(week!.from)).toBe(addDays(TODAY, 4));
-		const late = await log('care.put-off', pot, { until: addDays(TODAY, -1) });
-		expect(late.ok ? '' : late.problem.code).toBe('care.until');
-		await log('care.skipped', pot, { why: 'no pots left' });
-		const round = await roundOf(await garden(), dayNumber(TODAY));
-		expect(
-			[...round.stops.flatMap((s) => s.tasks), ...round.week].some((t) => t.work === 'pot' && t.targets[0] === pot.targets[0])
-		).toBe(false);
-	});
-
-	it('is the same after the state is derived afresh', async () => {
-		const before = await roundOf(await garden(), dayNumber(TODAY));
-		await rebuild(DEMO_GARDEN);
-		const after = await roundOf(await garden(), dayNumber(TODAY));
-		expect(after.stops.map((s) => s.tasks.map((t) => t.key))).toEqual(before.stops.map((s) => s.tasks.map((t) => t.key)));
-	});
-
-	it('what a person saw moves the windows at once', async () => {
-		const box = (await kindsOf(await garden())).get('sage')!;
-		const opens = async () => {
-			const season = await seasonOf(await garden());
-			return season.windows(box.ways[0]!.window, box).likely.find((l) => isoOf(l.opens.p50).startsWith('2026'))!.opens;
-		};
-		const before = await opens();
-		const id = uuidv7();
-		const on = '2026-06-20';
-		expect(
-			(await record(writer, [{ id, kind: 'sighting.made', subjectId: id, on, data: { kind_id: 'sage', event: 'semi-ripe' } }])).ok
-		).toBe(true);
-		const after = await opens();
-		expect(isoOf(after.p50)).toBe(on);
-		expect(after.p50).not.toBe(before.p50);
-		const ahead = await record(writer, [
-			{
-				id: uuidv7(),
-				kind: 'sighting.made',
-				subjectId: uuidv7(),
-				on: addDays(TODAY, 3),
-				data: { kind_id: 'sage', event: 'bloom' }
-			}
-		]);
-		expect(ahead.ok).toBe(false);
-	});
-
-	it('days away: the sheet tells what, where and how of each day in them, and nothing of other days', async () => {
-		const [from, to] = [addDays(TODAY, 3), addDays(TODAY, 12)];
-		const away = await awayPlan(await garden(), dayNumber(TODAY), dayNumber(from), dayNumber(to));
-		expect(away.rows.length).toBeGreaterThan(3);
-		expect(away.rows.every((r) => isoOf(r.on) >= from && isoOf(r.on) <= to && r.how.length > 10 && r.place !== '')).toBe(true);
-		expect(away.before.every((t) => isoOf(t.by) <= to)).toBe(true);
-		const pdf = await awaySheetPdf({ garden: 'Three Alders', span: `${from} to ${to}`, rows: away.rows, fonts: null });
-		expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
-		expect(pdf.length).toBeGreaterThan(1500);
-		const code = (f: string, t: string) => {
-			const span = awaySpan({ from: f, to: t }, TODAY);
-			return span.ok ? 'ok' : span.problem.code;
-		};
-		expect([
-			code('soon', to),
-			code(to, from),
-			code('2026-01-01', '2026-02-01'),
-			code(from, addDays(from, 90)),
-			code('2028-01-01', '2028-01-05')
-		]).toEqual(['away.date', 'away.order', 'away.past', 'away.long', 'away.far']);
-		expect(code('2026-09-01', to)).toBe('ok');
-	});
-
-	it('the walk can be put in another order', async () => {
-		const places = await state.places(database(), DEMO_GARDEN);
-		const reversed = [...places].reverse();
-		const acts = reversed.map((p, i) => ({
-			id: uuidv7(),
-			kind: 'place.set' as const,
-			subjectId: p.id,
-			on: TODAY,
-			data: { name: p.name, kind: p.kind, light: p.light, low_c: p.low_c, high_c: p.high_c, room_cm2: p.room_cm2, walk: i + 1 }
-		}));
-		expect((await record(writer, acts)).ok).toBe(true);
-		const round = await roundOf(await garden(), dayNumber(TODAY));
-		const order = round.stops.map((s) => reversed.findIndex((p) => p.id === s.placeId));
-		expect(order).toEqual([...order].sort((a, b) => a - b));
-	});
 });

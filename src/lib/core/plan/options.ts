@@ -1,9 +1,7 @@
 /** Every way and date by which a want can be met from a stock, the best of each way, and the last safe day. */
 import type { DayNumber } from '../dates.js';
-import type { Container, Kind, StageName, WayProfile } from '../handbook/schema.js';
-import type { Tallies } from '../evidence/tally.js';
+import type { StageName, WayProfile } from '../handbook/schema.js';
 import { fullYield } from '../material/capacity.js';
-import type { StockPlant, Taking } from '../material/capacity.js';
 import { meanChance, summaryOf } from '../odds/belief.js';
 import type { Belief } from '../odds/belief.js';
 import { backward, missingFrom, ruleOf } from '../odds/chain.js';
@@ -11,7 +9,6 @@ import { atomRule, before } from '../odds/kernel.js';
 import { atLeast, meanCount, MOST_STRUCK, quantilesOf, smallestReaching } from '../odds/strike.js';
 import type { Quantiles } from '../odds/strike.js';
 import { sumOf } from '../odds/sum.js';
-import type { Season } from '../season/season.js';
 import { calendarClock, growthClock } from './clock.js';
 import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
@@ -21,85 +18,14 @@ import type { Flush, FlushesOf } from './flushes.js';
 import { chancesOf } from './counts.js';
 import { prepare } from './timing.js';
 import type { Prepared } from './timing.js';
+import type { Plan, PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
 import { walk } from './walk.js';
-import type { Walk, Year } from './walk.js';
+import type { Walk } from './walk.js';
 import { countsTogether, hangsOn, wantOdds } from './wantOdds.js';
 import type { WantBatch } from './wantOdds.js';
 import { PLAN } from './judged.js';
 
-export interface PlanRequest {
-	kind: Kind;
-	containers: ReadonlyMap<string, Container>;
-	stock: StockPlant;
-	takings: readonly Taking[];
-	/** What this garden's batches of the kind are worth as evidence, by the way's id. */
-	record: Readonly<Record<string, Tallies>>;
-	/** Correlation within a batch. */
-	rho: number;
-	target: number;
-	/** What grows or is planned for the want already, and counts from elsewhere. */
-	growing: readonly WantBatch[];
-	others: readonly Float64Array[];
-	due: DayNumber;
-	confidence: number;
-	today: DayNumber;
-	/** The usual season, and the years that may come for this kind. */
-	season: Season;
-	years: readonly Year[];
-	minutesPerWeek: number;
-	/** Minutes a week that the garden asks for already. */
-	busyMinutes: number;
-	/** Free room of all places together, cm²; null when no place has a size. */
-	roomCm2: number | null;
-}
-
-export interface PlanOption {
-	wayId: string;
-	/** Day of the last strike. */
-	on: DayNumber;
-	flushes: Flush[];
-	strike: number;
-	/** Chance that the target stands in the ground by the due day: what the want will show once this is planned. */
-	probability: number;
-	inTime: number;
-	mean: number;
-	quantiles: Quantiles;
-	ready: { quick: DayNumber; usual: DayNumber; slow: DayNumber };
-	stages: StageName[];
-	effort: Effort;
-	buying: number;
-	inBest: boolean;
-	/** The figure that its odds hang on most: the stage, its mean, what that is worth in counted pieces, and its source. */
-	hinge: { stage: StageName; chance: number; weight: number; src: string } | null;
-	/** The same promise were the pieces of a batch twice as alike as they are taken to be: the judgement that it hangs on most. */
-	moreAlike: number;
-	/** What speaks against it, in sentences. */
-	binds: { code: 'minutes' | 'room' | 'flushes' | 'thin'; sentence: string }[];
-}
-
-export interface WayOutlook {
-	wayId: string;
-	/** The best date; null when the way cannot do it in time. */
-	best: PlanOption | null;
-	/** Last day on which striking still gives what is asked, as sure as asked. */
-	lastSafe: DayNumber | null;
-	/** How many it takes if struck on that day; null where it can't be as sure as asked. */
-	curve: { on: DayNumber; strike: number | null; canGive: number; inTime: number }[];
-	/** Why there is no best. */
-	why: string | null;
-	/** The most that can be had by this way by the due day. */
-	fallback: { on: DayNumber; strike: number; probability: number; usually: number } | null;
-	/** When it could be had, as sure as asked, if the due day were given up. */
-	earliest: { on: DayNumber; strike: number; ready: DayNumber } | null;
-}
-
-export interface Plan {
-	ways: WayOutlook[];
-	lastSafe: DayNumber | null;
-	/** Other ways that would come first were an hour of one's time worth half or twice what is taken; none if it decides nothing. */
-	byHour: { worth: number; wayId: string }[];
-	hourWorth: number;
-}
+export type { Plan, PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
 
 /** Days between dates looked at: windows are known to the week at best. */
 const STEP = 4;
