@@ -44,7 +44,7 @@
 	id="archive-file"
 	type="file"
 	accept=".zip,application/zip"
-	class="mt-1 block min-h-11 w-full max-w-md py-2"
+	class="mt-1 block min-h-11 w-full max-w-md py-2 file:bg-bottle file:text-white"
 	onchange={(e) => (chosen = e.currentTarget.files?.[0] ?? null)}
 />
 {#if trouble}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{trouble}</p>{/if}

@@ -129,7 +129,7 @@
 	id="list"
 	type="file"
 	accept=".csv,.txt,.xlsx,text/csv"
-	class="mt-1 block min-h-11 w-full max-w-md py-2"
+	class="mt-1 block min-h-11 w-full max-w-md py-2 file:bg-bottle file:text-white"
 	onchange={(e) => read(e.currentTarget.files?.[0])}
 />
 {#if trouble}<p role="alert" class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-madder">{trouble}</p>{/if}

@@ -245,7 +245,7 @@
 										</p>{/if}
 									{#if sayOdds(w.best.moreAlike) !== sayOdds(w.best.probability)}<p class="mt-1">
 											How alike the pieces of one batch fare is <a href="{base}/handbook/sources#judgements">our own judgement</a
-											>: were they twice as alike, it would be {sayOdds(w.best.moreAlike)} only.
+											>: were they twice as alike, it would be only {sayOdds(w.best.moreAlike)}.
 										</p>{/if}
 									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
 											<strong>Binds:</strong>
