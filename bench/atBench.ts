@@ -1,6 +1,6 @@
 /** Figures of the bench: cuts along a stem, what looks teach, labels to paper, five hundred batches on the screen. */
 import { chromium } from '@playwright/test';
-import { fillBench } from './season.js';
+import { fillGarden } from './fillGarden.js';
 import { CHROMIUM } from '../bin/demoApp.js';
 import type { DemoApp } from '../bin/demoApp.js';
 import { parse } from 'yaml';
@@ -106,7 +106,7 @@ export async function benchBench(app: DemoApp, tell: (line?: string) => void, ms
 	}
 	tell(`| 500 different labels to PDF | ${(median(taken) / 1000).toFixed(2)} s, ${(size / 1e6).toFixed(2)} MB |`);
 
-	await fillBench(app.databaseUrl, 500);
+	await fillGarden(app.databaseUrl, { growing: 500 });
 	for (const path of ['bench', 'bench?by=place']) {
 		const served: number[] = [];
 		for (let i = 0; i < 12; i++) {

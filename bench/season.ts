@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 import { randomLcg } from 'd3-random';
 import jstat from 'jstat';
-import pg from 'pg';
+import { fillGarden } from './fillGarden.js';
 import { CHROMIUM } from '../bin/demoApp.js';
 import type { DemoApp } from '../bin/demoApp.js';
 import { allKinds } from '../src/testing/handbook.js';
@@ -90,14 +90,14 @@ export async function benchSeason(app: DemoApp, tell: (line?: string) => void, m
 	tell(
 		`| climate of 60 years (normals, frosts, coldest nights, bud break) | ${ms(time(() => void climateOfRecord(record, AT), 15))} |`
 	);
-	const rc = climateOfRecord(record, AT)!;
-	tell(`| sixty scenarios of four years each | ${ms(time(() => void scenariosOf(record, rc, 2026, null), 9))} |`);
+	const recordClimate = climateOfRecord(record, AT)!;
+	tell(`| sixty scenarios of four years each | ${ms(time(() => void scenariosOf(record, recordClimate, 2026, null), 9))} |`);
 	const kinds = allKinds();
 	const ways = kinds.flatMap((kind) => kind.ways.map((w) => ({ kind, rule: w.window })));
 	const sixty = Array.from({ length: 60 }, (_, i) => ways[i % ways.length]!);
 	const windows = time(() => {
-		const scenarios = scenariosOf(record, rc, 2026, null);
-		for (const { kind, rule } of sixty) windowOdds(rule, scenarios, rc, kind).on(dayInYear(2026, 180));
+		const scenarios = scenariosOf(record, recordClimate, 2026, null);
+		for (const { kind, rule } of sixty) windowOdds(rule, scenarios, recordClimate, kind).on(dayInYear(2026, 180));
 	}, 7);
 	tell(`| windows of 60 ways over 60 years, scenarios included | ${ms(windows)} |`);
 
@@ -109,42 +109,11 @@ export async function benchSeason(app: DemoApp, tell: (line?: string) => void, m
 		`| weather generator | ${Math.round(DAYS / ours).toLocaleString('en')} thousand days a second, **${(theirs / ours).toFixed(1)} times** as fast as the same model drawn with jStat's samplers |`
 	);
 
-	await fillBench(app.databaseUrl, 500);
-	const times: number[] = [];
-	for (let i = 0; i < 25; i++) {
-		const begun = performance.now();
-		await (await fetch(`${app.url}/g/three-alders/round`)).text();
-		if (i >= 5) times.push(performance.now() - begun);
-	}
-	tell(`| the round of 500 growing batches, page and all | ${ms(median(times))} |`);
-	await fillBench(app.databaseUrl, 60);
+	await fillGarden(app.databaseUrl, { growing: 60 });
 	const frames = await stripFrames(app.url);
 	tell(
 		`| season strip dragged with 60 batches: time from frame to frame | median ${ms(frames.median)}, longest of ${frames.count} ${ms(frames.longest)} |`
 	);
-}
-
-/** Growing batches of the demo's kinds in the demo's places, so many in all; those of an earlier filling go. */
-export async function fillBench(url: string, batches: number): Promise<void> {
-	const client = new pg.Client({ connectionString: url });
-	await client.connect();
-	await client.query(`DELETE FROM batch WHERE code LIKE 'Y%'`);
-	await client.query(
-		`INSERT INTO batch (garden_id, id, code, kind_id, way_id, place_id, status, planned_count, struck_on, struck, unrooted, rooted, potted, planted, given, kept,
-			split_off, lost, lost_planted, last_on, treatment, container, seen, version, family, cohorts, rooting)
-		 SELECT b.garden_id, gen_random_uuid(), 'Y' || lpad(n::text, 5, '0'), b.kind_id, b.way_id, b.place_id, 'growing', 0, b.struck_on, 12, 12 - 4 * (n % 3), 4 * (n % 3), 0, 0, 0, 0,
-			0, 0, 0, b.struck_on, '{"medium": "", "hormone": "", "wound": false, "cover": ""}', '', '{}', 1, NULL,
-			jsonb_build_array(
-				jsonb_build_object('stage', 'unrooted', 'count', 12 - 4 * (n % 3), 'since', b.struck_on, 'aliveOn', b.struck_on, 'lookedOn', NULL),
-				jsonb_build_object('stage', 'rooted', 'count', greatest(1, 4 * (n % 3)), 'since', b.struck_on, 'aliveOn', b.struck_on, 'lookedOn', NULL)),
-			jsonb_build_object('own', 0, 'signs', '[]'::jsonb, 'epochs', jsonb_build_array(jsonb_build_object('from', b.struck_on, 'died', '[]'::jsonb,
-				'rooted', '[]'::jsonb, 'left', 12 - 4 * (n % 3), 'seen', b.struck_on, 'counted', false)))
-		 FROM generate_series(1, $1) AS n
-		 JOIN LATERAL (SELECT * FROM batch WHERE status = 'growing' AND code NOT LIKE 'Y%' ORDER BY code OFFSET n % 10 LIMIT 1) AS b ON true`,
-		[Math.max(0, batches - 15)]
-	);
-	await client.query('ANALYZE batch');
-	await client.end();
 }
 
 /** Drags the mark to and fro for three seconds and times the frames. */

@@ -15,7 +15,7 @@ import { simulate } from '../bench/simulate.js';
 import { betaOf } from '../src/lib/core/odds/beta.js';
 import { outcome } from '../src/lib/core/odds/chain.js';
 import { strike } from '../src/lib/core/odds/strike.js';
-import { fillLedger } from '../bench/fillLedger.js';
+import { fillGarden } from '../bench/fillGarden.js';
 import { benchBench } from '../bench/atBench.js';
 import { benchSeason } from '../bench/season.js';
 
@@ -75,44 +75,75 @@ benchModel(tell, ms);
 buildIfStale();
 const app = await openDemoApp();
 const PAGES = [
-	'round',
-	'weather',
-	'year',
-	'wants',
-	'stock',
-	'bench',
-	'ledger',
-	'ledger?q=lavender+rooted',
-	'ledger?kind=batch.planted',
-	'handbook'
+	...['round', 'bench', 'bench?by=place', 'stock', 'wants', 'weather', 'year', 'ledger', 'ledger?q=lavender+rooted'],
+	...['ledger?kind=batch.planted', 'handbook', 'handbook/lavender', 'round/away', 'labels', 'mix', 'settings', 'palette.json']
 ];
-async function timePages(): Promise<Map<string, { p50: number; p95: number }>> {
-	const times = new Map<string, { p50: number; p95: number }>();
-	for (const path of PAGES) {
+/** A page of a batch and of a want as well: the first that the lists link to. */
+async function allPages(): Promise<string[]> {
+	const first = async (list: string) =>
+		new RegExp(`/g/three-alders/(${list}/[0-9a-f-]{36})`).exec(
+			await (await fetch(`${app.url}/g/three-alders/${list}`)).text()
+		)![1]!;
+	return [...PAGES, await first('bench'), await first('wants'), await first('stock')];
+}
+const named = (path: string) => path.replace(/\/[0-9a-f-]{36}$/, '/…');
+async function timePages(): Promise<Map<string, { p50: number; p95: number; kB: number }>> {
+	const times = new Map<string, { p50: number; p95: number; kB: number }>();
+	for (const path of await allPages()) {
 		const taken: number[] = [];
+		let kB = 0;
 		for (let i = 0; i < 35; i++) {
 			const start = performance.now();
-			await (await fetch(`${app.url}/g/three-alders/${path}`)).text();
+			kB = (await (await fetch(`${app.url}/g/three-alders/${path}`)).text()).length / 1000;
 			if (i >= 5) taken.push(performance.now() - start);
 		}
 		taken.sort((a, b) => a - b);
-		times.set(path, { p50: quantile(taken, 0.5), p95: quantile(taken, 0.95) });
+		times.set(named(path), { p50: quantile(taken, 0.5), p95: quantile(taken, 0.95), kB });
 	}
 	return times;
 }
-const small = await timePages();
-const filled = await fillLedger(app.databaseUrl, 100_000);
-const large = await timePages();
-tell();
-tell(`## Pages at ${filled.entries.toLocaleString('en')} entries (${filled.batches.toLocaleString('en')} batches)`);
-tell();
-tell('| page | p50 | p95 | p50 with the demo alone | ratio |');
-tell('| --- | --- | --- | --- | --- |');
-for (const path of PAGES) {
-	const l = large.get(path)!;
-	const s = small.get(path)!;
-	tell(`| ${path} | ${ms(l.p50)} | ${ms(l.p95)} | ${ms(s.p50)} | ${(l.p50 / s.p50).toFixed(1)} |`);
+/** A tap on the round, and the round after it, as the page asks for them. */
+async function timeTaps(): Promise<{ tap: number; page: number }> {
+	const taps: number[] = [];
+	const pages: number[] = [];
+	for (let i = 0; i < 40; i++) {
+		const page = await (await fetch(`${app.url}/g/three-alders/round`)).text();
+		const batch = /name="batch" value="([0-9a-f-]{36})"/.exec(page)?.[1] ?? '';
+		const start = performance.now();
+		const answer = await fetch(`${app.url}/g/three-alders/round?/count`, {
+			method: 'POST',
+			headers: { accept: 'application/json', 'x-sveltekit-action': 'true' },
+			body: new URLSearchParams({ entry_id: crypto.randomUUID(), work: 'look', batch, alive: '1', rooted: '0', sign: 'firm' })
+		});
+		await answer.text();
+		const between = performance.now();
+		await (await fetch(`${app.url}/g/three-alders/round/__data.json`)).text();
+		taps.push(between - start);
+		pages.push(performance.now() - between);
+	}
+	const sorted = (of: number[]) => of.sort((a, b) => a - b);
+	return { tap: quantile(sorted(taps), 0.95), page: quantile(sorted(pages), 0.95) };
 }
+const small = await timePages();
+const smallTaps = await timeTaps();
+const filled = await fillGarden(app.databaseUrl, { entries: 100_000, growing: 2_000 });
+const large = await timePages();
+const largeTaps = await timeTaps();
+tell();
+tell(
+	`## Pages at ${filled.entries.toLocaleString('en')} entries, 2,000 growing batches of ${filled.batches.toLocaleString('en')}`
+);
+tell();
+tell('| page | p50 | p95 | raw | p50 with the demo alone | ratio |');
+tell('| --- | --- | --- | --- | --- | --- |');
+for (const [path, l] of large) {
+	const s = small.get(path)!;
+	tell(`| ${path} | ${ms(l.p50)} | ${ms(l.p95)} | ${l.kB.toFixed(0)} kB | ${ms(s.p50)} | ${(l.p50 / s.p50).toFixed(1)} |`);
+}
+tell();
+tell(
+	`A count logged on the round: answered within ${ms(largeTaps.tap)} (p95; ${ms(smallTaps.tap)} with the demo alone), the round as it is then within ${ms(largeTaps.page)} more (${ms(smallTaps.page)}).`
+);
 await app.close();
 
 const own = await openDemoApp();

@@ -12,12 +12,23 @@ function newest(path: string): number {
 
 export function buildIfStale(): boolean {
 	const stamp = join(ROOT, '.surculus', 'built');
-	const sources = ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json', 'tsconfig.json'];
+	const sources = [
+		'src',
+		'static',
+		'svelte.config.js',
+		'vite.config.ts',
+		'vite.threads.config.ts',
+		'package-lock.json',
+		'tsconfig.json'
+	];
 	const since = Math.max(...sources.map((s) => newest(join(ROOT, s))));
 	if (existsSync(join(ROOT, 'build', 'index.js')) && existsSync(stamp) && statSync(stamp).mtimeMs >= since) return false;
 	say('Building …');
 	const began = new Date();
-	run(process.execPath, [join('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'error']);
+	const vite = join('node_modules', 'vite', 'bin', 'vite.js');
+	run(process.execPath, [vite, 'build', '--logLevel', 'error']);
+	// What the threads run is a file of its own beside the app.
+	run(process.execPath, [vite, 'build', '--config', 'vite.threads.config.ts', '--logLevel', 'error']);
 	mkdirSync(join(ROOT, '.surculus'), { recursive: true });
 	writeFileSync(stamp, '');
 	// A file saved while it was building must count as newer.

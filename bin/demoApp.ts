@@ -29,6 +29,10 @@ export interface DemoApp {
 	databaseUrl: string;
 	/** Addresses of the stand-ins it was given. */
 	standIns: Map<string, string>;
+	/** The app's process. */
+	pid: number;
+	/** What a start does before the app: migrates, and derives what is stale. */
+	prepare(): void;
 	close(): Promise<void>;
 }
 
@@ -45,9 +49,12 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 		...options.env
 	};
 	// In a process of its own: other loaders do not know the app's path names.
-	const args = ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), ...(options.demo ? ['--demo'] : [])];
-	const ready = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
-	if (ready.status !== 0) throw new Error(ready.stderr);
+	const prepare = () => {
+		const args = ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), ...(options.demo ? ['--demo'] : [])];
+		const ready = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
+		if (ready.status !== 0) throw new Error(ready.stderr);
+	};
+	prepare();
 	const port = await freePort();
 	const others = await startStandIns();
 	const standIns = await Promise.all(others.services.map((s) => s.start()));
@@ -57,6 +64,8 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 		cluster,
 		databaseUrl,
 		standIns: new Map(others.addresses.split(',').map((pair) => pair.split(/=(.*)/s).slice(0, 2) as [string, string])),
+		pid: child.pid!,
+		prepare,
 		close: async () => {
 			await endChild(child);
 			for (const other of standIns) await endChild(other);

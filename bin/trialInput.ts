@@ -1,12 +1,10 @@
 /** Ten thousand bad requests on every route and action: no fault of ours, no half-save, no long wait. `npm run trial:input [count]` */
-import { spawnSync } from 'node:child_process';
-import { readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import pg from 'pg';
 import { badRequests, knownOf, routes, sendAll } from './badRequests.js';
 import { openDemoApp } from './demoApp.js';
-import { ROOT, say } from './lib.js';
-import { PROJECTIONS } from '../src/lib/server/store/projections.js';
+import { say } from './lib.js';
+import { unequalAfterRebuild } from './rebuilt.js';
+import { writeTrial } from './trials.js';
 
 const COUNT = Number(process.argv[2] ?? 10_000);
 const app = await openDemoApp();
@@ -32,29 +30,15 @@ for (const f of faults) {
 for (const [what, n] of [...causes].slice(0, 40)) say(`FAULT ${n} × ${what}`);
 for (const s of slow.slice(0, 20)) say(`SLOW ${Math.round(s.ms)} ms ${s.bad.method} ${s.bad.path.slice(0, 120)}`);
 // What a request half did would not be what the ledger tells: derived afresh, the state must be the same.
-const dump = async (): Promise<string> =>
-	JSON.stringify(
-		await Promise.all(Object.values(PROJECTIONS).map(async (t) => (await client.query(`SELECT * FROM ${t} ORDER BY 1, 2`)).rows))
-	);
-const before = await dump();
-const derived = spawnSync(process.execPath, ['--import', 'tsx', 'bin/rebuild.ts'], {
-	cwd: ROOT,
-	env: { ...process.env, DATABASE_URL: app.databaseUrl },
-	encoding: 'utf8'
-});
-const whole = derived.status === 0 && before === (await dump());
+const whole = (await unequalAfterRebuild(app.databaseUrl)).length === 0;
 say(
 	`${faults.length} faults, ${slow.length} answers over 2 s; the state ${whole ? 'is what the ledger tells' : 'IS NOT what the ledger tells'}.`
 );
-const told = `
-## Bad requests
-
-Made by \`npm run trial:input\`: requests that no browser of ours would send, generated from the routes themselves.
-
-${answers.length.toLocaleString('en')} requests on ${routes().length} routes and ${routes().flatMap((r) => r.actions).length} form actions: **${faults.length}** faults of ours, **${slow.length}** answers over 2 s, and the state afterwards ${whole ? 'is' : '**is not**'} what the ledger tells.
-`;
-const file = join(ROOT, 'docs', 'trials.md');
-writeFileSync(file, `${readFileSync(file, 'utf8').replace(/\n## Bad requests[^]*/, '')}${told}`);
+writeTrial('Bad requests', [
+	'Made by `npm run trial:input`: requests that no browser of ours would send, generated from the routes themselves.',
+	'',
+	`${answers.length.toLocaleString('en')} requests on ${routes().length} routes and ${routes().flatMap((r) => r.actions).length} form actions: **${faults.length}** faults of ours, **${slow.length}** answers over 2 s, and the state afterwards ${whole ? 'is' : '**is not**'} what the ledger tells.`
+]);
 await client.end();
 await app.close();
 process.exit(faults.length === 0 && slow.length === 0 && whole ? 0 : 1);

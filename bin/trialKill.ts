@@ -4,12 +4,14 @@
  */
 import { spawn } from 'node:child_process';
 import { randomInt, randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync, chmodSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { runningCluster } from './cluster.js';
 import { freePort, ROOT, say } from './lib.js';
+import { writeTrial } from './trials.js';
+import { unequalAfterRebuild } from './rebuilt.js';
 
 const ENTRIES = Number(process.argv[2] ?? 10_000);
 /** Writers at once, and the pause between two kills. */
@@ -137,6 +139,7 @@ const { rows } = await client.query<{ id: string; n: number }>(
 );
 const state = await client.query<{ n: number }>('SELECT count(*)::int AS n FROM sighting');
 await client.end();
+const unequal = await unequalAfterRebuild(runningCluster(home)!.url('surculus'));
 starter.kill('SIGTERM');
 await new Promise((r) => starter.once('exit', r));
 rmSync(home, { recursive: true, force: true });
@@ -144,22 +147,16 @@ rmSync(home, { recursive: true, force: true });
 const there = new Map(rows.map((r) => [r.id, r.n]));
 const lost = sent.filter((id) => !there.has(id)).length;
 const doubled = rows.filter((r) => r.n > 1).length + Math.max(0, there.size - sent.length);
-/** What the other trial writes below stays. */
-const BAD_REQUESTS = /\n## Bad requests[^]*/.exec(readFileSync(join(ROOT, 'docs', 'trials.md'), 'utf8'))?.[0] ?? '';
-const text = `# Trials
-
-## Kills
-
-Made by \`npm run trial:kill\`.
-
-${sent.length.toLocaleString('en')} entries were written through HTTP by ${WRITERS} writers at once while the app was killed ${kills.app} times and the database ${kills.database} times (\`kill -9\`, every ${KILL_MS[0] / 1000} to ${KILL_MS[1] / 1000} s); \`./start\` brought both back by itself. A writer that got no answer sent the same entry again: ${(tries - sent.length).toLocaleString('en')} times in all. It took ${Math.round(seconds)} s.
-
-| | |
-| --- | --- |
-| entries lost | **${lost}** |
-| entries doubled | **${doubled}** |
-| rows of derived state | ${state.rows[0]!.n.toLocaleString('en')} of ${sent.length.toLocaleString('en')} |
-${BAD_REQUESTS}`;
-writeFileSync(join(ROOT, 'docs', 'trials.md'), text);
-say(text);
-process.exit(lost === 0 && doubled === 0 && state.rows[0]!.n === sent.length ? 0 : 1);
+writeTrial('Kills', [
+	'Made by `npm run trial:kill`.',
+	'',
+	`${sent.length.toLocaleString('en')} entries were written through HTTP by ${WRITERS} writers at once while the app was killed ${kills.app} times and the database ${kills.database} times (\`kill -9\`, every ${KILL_MS[0] / 1000} to ${KILL_MS[1] / 1000} s); \`./start\` brought both back by itself. A writer that got no answer sent the same entry again: ${(tries - sent.length).toLocaleString('en')} times in all. It took ${Math.round(seconds)} s.`,
+	'',
+	'| | |',
+	'| --- | --- |',
+	`| entries lost | **${lost}** |`,
+	`| entries doubled | **${doubled}** |`,
+	`| rows of derived state | ${state.rows[0]!.n.toLocaleString('en')} of ${sent.length.toLocaleString('en')} |`,
+	`| tables of derived state that a rebuild finds otherwise | **${unequal.length}**${unequal.length ? `: ${unequal.join(', ')}` : ''} |`
+]);
+process.exit(lost === 0 && doubled === 0 && state.rows[0]!.n === sent.length && unequal.length === 0 ? 0 : 1);

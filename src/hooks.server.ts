@@ -4,10 +4,11 @@ import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@svelt
 import { dev } from '$app/environment';
 import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
-import { allGardens, gardenBySlug } from '$lib/server/context.js';
+import { allGardens } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
 import { BUSY, DOWN, FULL } from '$lib/server/forms.js';
 import { log } from '$lib/server/log.js';
+import { closeThreads, warm } from '$lib/server/threads/pool.js';
 
 /** Whoever starts the built app by itself is held to the same rule as by ./start. */
 export const init: ServerInit = async () => {
@@ -24,12 +25,16 @@ const WARMED = 3;
 async function warmUp(): Promise<void> {
 	if (!process.env.DATABASE_URL) return;
 	try {
-		for (const { slug } of (await allGardens()).slice(0, WARMED)) await gardenBySlug(slug);
+		await Promise.all((await allGardens()).slice(0, WARMED).map(({ slug }) => warm(slug)));
 	} catch (error) {
 		// The database will be asked again by the first page, which says what is wrong.
 		log.warn({ err: (error as Error).message }, 'not warmed up');
 	}
 }
+
+/** What changes with the day is worked out when it begins, not when the first visitor waits for it. */
+const WARM_AGAIN_MS = 10 * 60_000;
+setInterval(() => void warmUp(), WARM_AGAIN_MS).unref();
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOPBACK_NAME = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/;
@@ -172,4 +177,4 @@ export const handleError: HandleServerError = ({ error, event, status }) => {
 	return { message: 'Something went wrong on our side. Nothing was half-saved.', code: 'unexpected' };
 };
 
-process.on('sveltekit:shutdown', () => void closeDatabase());
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closeThreads()]));

@@ -3,7 +3,8 @@ import { json } from '@sveltejs/kit';
 import type { z } from 'zod';
 import { proxyTrusted } from './auth.js';
 import { plainText } from '$lib/core/numbers.js';
-import type { Problem } from '$lib/core/result.js';
+import { ok, refuse } from '$lib/core/result.js';
+import type { Problem, Result } from '$lib/core/result.js';
 
 const MOST_BYTES = 64_000;
 
@@ -19,19 +20,29 @@ export function originOf(request: Request, url: URL): string {
 	return `${told === 'https' ? 'https' : 'http'}://${request.headers.get('host') ?? url.host}`;
 }
 
+export const pdfNamed = (name: string, bytes: Uint8Array): Response =>
+	new Response(new Uint8Array(bytes), {
+		headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}.pdf"` }
+	});
+
+const TOO_LONG = 'body.too-long';
+
 /** Parses a JSON body by a schema; a Response when it is wrong. */
 export async function readBody<T>(request: Request, schema: z.ZodType<T>, most = MOST_BYTES): Promise<T | Response> {
-	const text = await request.text();
-	if (text.length > most)
-		return problem({ code: 'body.too-long', sentence: `The body is longer than ${Math.round(most / 1000)} kB.` }, 413);
+	const body = parseBody(await request.text(), schema, most);
+	return body.ok ? body.value : problem(body.problem, body.problem.code === TOO_LONG ? 413 : 400);
+}
+
+export function parseBody<T>(text: string, schema: z.ZodType<T>, most: number): Result<T> {
+	if (text.length > most) return refuse(TOO_LONG, `The body is longer than ${Math.round(most / 1000)} kB.`);
 	let body: unknown;
 	try {
 		body = JSON.parse(text, (_, value: unknown) => (typeof value === 'string' ? plainText(value) : value));
 	} catch {
-		return problem({ code: 'body.not-json', sentence: 'The body is not JSON.' });
+		return refuse('body.not-json', 'The body is not JSON.');
 	}
 	const parsed = schema.safeParse(body);
-	if (parsed.success) return parsed.data;
+	if (parsed.success) return ok(parsed.data);
 	const issue = parsed.error.issues[0]!;
-	return problem({ code: `body.${issue.code}`, path: issue.path.join('.'), sentence: issue.message });
+	return refuse(`body.${issue.code}`, issue.message, issue.path.join('.'));
 }

@@ -4,11 +4,10 @@ import { transaction } from './db.js';
 import type { Queryable } from './db.js';
 import type { Garden } from './context.js';
 import { freeSlug, rebuildIn, RebuildRefused } from './ledger.js';
-import { attempt, must, no } from './refusal.js';
+import { asResult, orThrow, refuseWith } from './refusal.js';
 import * as state from './store/state.js';
 import { isIsoDate } from '$lib/core/dates.js';
-import { entryData } from '$lib/core/ledger/index.js';
-import type { EntryKind } from '$lib/core/ledger/index.js';
+import { isEntryKind, KINDS } from '$lib/core/ledger/index.js';
 import { plainText } from '$lib/core/numbers.js';
 import type { Result } from '$lib/core/result.js';
 import { readArchive, writeArchive } from '$lib/formats/archive.js';
@@ -160,7 +159,7 @@ const figure = z
 	.refine((n) => n === null || Number.isFinite(n));
 const entryRow = z.object({
 	id: z.uuid(),
-	kind: z.string().refine((k) => k in entryData && Object.hasOwn(entryData, k)),
+	kind: z.string().refine(isEntryKind),
 	subject: z.string().max(20),
 	subject_id: z.uuid(),
 	group_id: z.uuid(),
@@ -177,12 +176,12 @@ const dayRow = z.object({ day: isoDay, low: figure, high: figure, rain: figure }
 
 /** Rows of a file by a schema; the first that is wrong is named by its line. */
 function rowsOf<T>(archive: ReadArchive, file: string, schema: z.ZodType<T>): T[] {
-	const rows = archive.rows(file) ?? no('archive.incomplete', `The archive has no ${file}.csv: it is not whole.`, 'file');
+	const rows = archive.rows(file) ?? refuseWith('archive.incomplete', `The archive has no ${file}.csv: it is not whole.`, 'file');
 	return rows.map((row, i) => {
 		const parsed = schema.safeParse(row);
 		if (!parsed.success) {
 			const issue = parsed.error.issues[0]!;
-			no(
+			refuseWith(
 				'archive.row',
 				`${file}.csv, line ${i + 2}: ${issue.path.join('.') || 'the row'} cannot be read. Nothing was taken in.`,
 				'file'
@@ -201,9 +200,13 @@ async function putEntries(db: Queryable, gardenId: string, archive: ReadArchive)
 		} catch {
 			json = null;
 		}
-		const parsed = entryData[r.kind as EntryKind].safeParse(json);
+		const parsed = KINDS[r.kind].data.safeParse(json);
 		if (!parsed.success)
-			no('archive.row', `ledger.csv, line ${i + 2}: “${r.line.slice(0, 80)}” cannot be read. Nothing was taken in.`, 'file');
+			refuseWith(
+				'archive.row',
+				`ledger.csv, line ${i + 2}: “${r.line.slice(0, 80)}” cannot be read. Nothing was taken in.`,
+				'file'
+			);
 		return JSON.stringify(json);
 	});
 	await db.query(
@@ -284,13 +287,13 @@ async function putWeather(db: Queryable, gardenId: string, archive: ReadArchive)
 
 /** Takes an archive into the house, whole or not at all. */
 export function takeArchive(bytes: Uint8Array): Promise<Result<{ slug: string; name: string; entries: number }>> {
-	return attempt(async () => {
-		const archive = must(readArchive(bytes));
+	return asResult(async () => {
+		const archive = orThrow(readArchive(bytes));
 		const { garden } = archive.head;
 		try {
 			return await transaction(async (db) => {
 				const there = (await state.gardens(db)).find((g) => g.id === garden.id);
-				if (there) no('archive.there', `${there.data.name} is in this house already: nothing was taken in.`, 'file');
+				if (there) refuseWith('archive.there', `${there.data.name} is in this house already: nothing was taken in.`, 'file');
 				const slug = await freeSlug(db, garden.id, garden.slug);
 				await db.query('UPDATE garden SET next_code = $2 WHERE id = $1', [garden.id, garden.nextCode]);
 				await putWeather(db, garden.id, archive);
@@ -299,10 +302,10 @@ export function takeArchive(bytes: Uint8Array): Promise<Result<{ slug: string; n
 				return { slug, name: garden.name, entries };
 			});
 		} catch (error) {
-			if (error instanceof RebuildRefused) no('archive.refused', error.message, 'file');
+			if (error instanceof RebuildRefused) refuseWith('archive.refused', error.message, 'file');
 			// A date, a count or a link that the database does not hold.
 			if (/^2[23]/.test((error as { code?: string }).code ?? ''))
-				no(
+				refuseWith(
 					'archive.row',
 					`The archive holds something that cannot be: ${(error as Error).message}. Nothing was taken in.`,
 					'file'

@@ -3,6 +3,8 @@ import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
 import { careDues, tasksOf } from './round.js';
 import { roundWorld } from './roundWorld.js';
+import type { RoundWorld } from './roundWorld.js';
+import { Kept } from './kept.js';
 import type { RoundTask } from './round.js';
 import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -24,6 +26,13 @@ export interface Away {
 /** `from` and `to` are the first and last day away. All care is taken as done on the eve of leaving. */
 export async function awayPlan(garden: Garden, today: DayNumber, from: DayNumber, to: DayNumber): Promise<Away> {
 	const w = await roundWorld(garden);
+	return plans.of(`${w.state} ${today} ${from} ${to}`, () => planOf(w, today, from, to));
+}
+
+const plans = new Kept<Away>(32, (a) => 2_000 + (a.before.length + a.rows.length) * 900);
+
+function planOf(w: RoundWorld, today: DayNumber, from: DayNumber, to: DayNumber): Away {
+	const { garden } = w;
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const { care: rules } = handbook();
 	const eve = Math.max(today, from - 1);

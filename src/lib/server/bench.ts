@@ -4,7 +4,8 @@ import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
 import type { Holds } from './holds.js';
-import { forecastOf, known, modelOf, rootingViewOf } from './model.js';
+import { forecastOf, known, modelOf, rootingViewOf, tasksFor } from './model.js';
+import type { Known, Model } from './model.js';
 import type { RootingView } from './rooting.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -12,7 +13,6 @@ import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { meanCount, quantilesOf } from '$lib/core/odds/strike.js';
-import { batchTasks } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
 export interface BatchView extends Batch {
@@ -54,6 +54,26 @@ export function expectedOn(
 	return { stage, pieces };
 }
 
+/** What each asks for next, and the room it takes, cm²: enough to put hundreds in order. */
+export async function standingOfAll(
+	garden: Garden,
+	day: DayNumber,
+	batches: readonly Batch[]
+): Promise<Map<string, { next: Task | null; roomCm2: number }>> {
+	const m = await modelOf(garden);
+	return new Map(
+		batches.map((b) => {
+			const k = known(m, b);
+			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId));
+			return [b.id, { next: k ? nextOf(m, k, day) : null, roomCm2: holds.areaCm2 * holds.count }];
+		})
+	);
+}
+
+/** Nobody plans a day's work further ahead. */
+const NEXT_WITHIN = 500;
+const nextOf = (m: Model, k: Known, day: DayNumber): Task | null => tasksFor(m, k, day, day + NEXT_WITHIN)[0] ?? null;
+
 export async function batchViews(
 	garden: Garden,
 	day: DayNumber,
@@ -72,19 +92,6 @@ export async function batchViews(
 		const rooting = k ? rootingViewOf(m, k, wanted.curve ?? false) : null;
 		const f = k && wanted.forecast !== false ? forecastOf(m, k) : null;
 		const q = f ? quantilesOf(f.pmf) : null;
-		const tasks =
-			kind && profile
-				? batchTasks({
-						batch: b,
-						kind,
-						way: profile,
-						today: day,
-						until: day + 500,
-						season: m.season.usualFor(kind),
-						news: rooting
-					})
-				: [];
-		tasks.sort((a, c) => a.from - c.from);
 		return {
 			...b,
 			kindName: kind?.common ?? b.kindId,
@@ -98,7 +105,7 @@ export async function batchViews(
 				: null,
 			steps: (f?.usual?.steps ?? []).map((s) => ({ to: s.stage.to, from: isoOf(s.from), on: isoOf(s.to) })),
 			expected: f?.usual && day > m.today ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
-			next: tasks[0] ?? null,
+			next: k ? nextOf(m, k, day) : null,
 			rooting,
 			holds: holdsOf(b, profile)
 		};

@@ -5,6 +5,8 @@ import { roundWorld } from './roundWorld.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { roundCalendar } from '$lib/formats/roundIcs.js';
 
+/** More than a calendar can show: the soonest of them. */
+const MOST_EVENTS = 1_000;
 const WEATHER = new Set(['shelter', 'cover', 'heat', 'rain-ahead']);
 
 /** `origin` is where the app is read from, for links back to the work. */
@@ -12,11 +14,11 @@ export async function gardenCalendar(garden: Garden, origin: string): Promise<st
 	const w = await roundWorld(garden);
 	const now = dayNumber(garden.today);
 	const place = new Map(w.places.map((p) => [p.id, p.name]));
-	const { due } = tasksOf(w, now);
+	const due = [...tasksOf(w, now).due].sort((a, b) => a.from - b.from || a.by - b.by);
 	return roundCalendar(
 		garden.data.name,
 		garden.id,
-		due.map((t) => ({
+		due.slice(0, MOST_EVENTS).map((t) => ({
 			key: t.key,
 			// Late work is due today; an event in the past is seen by nobody.
 			on: Math.max(t.from, now),

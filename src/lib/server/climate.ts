@@ -5,6 +5,7 @@
 import { createHash } from 'node:crypto';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
+import { Kept } from './kept.js';
 import { importedDays } from './store/weather.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -27,7 +28,7 @@ export interface ClimateBase {
 	made: boolean;
 	/** Why it is made although days were imported. */
 	tooShort: number | null;
-	rc: RecordClimate;
+	recordClimate: RecordClimate;
 	climate: Climate;
 	/** Imported days of the last two years, also where the record itself is too short to be used. */
 	recent: WeatherDay[];
@@ -46,9 +47,10 @@ export const toldClimate = (d: GardenData): Climate => ({
 	firstFrost: d.first_frost
 });
 
-/** A household has a handful of gardens; beyond this the oldest is reckoned again when it is asked for. */
-const MOST_KEPT = 24;
-const kept = new Map<string, Promise<ClimateBase>>();
+/** Bytes of a garden's years: numbers by day, and what was found in each scenario about as much again. */
+const bytesOf = (b: ClimateBase): number =>
+	400_000 + b.record.low.byteLength * 3 + 2 * b.ever.reduce((n, s) => n + s.low.byteLength * 3, 0);
+const kept = new Kept<ClimateBase>(192, bytesOf);
 
 /** `imports` names the standing imports, so that a base is found without reading any day. */
 export function climateBase(gardenId: string, data: GardenData, imports: string, today: string): Promise<ClimateBase> {
@@ -56,14 +58,7 @@ export function climateBase(gardenId: string, data: GardenData, imports: string,
 	const key = createHash('sha1')
 		.update(JSON.stringify([gardenId, imports, today.slice(0, 4), told]))
 		.digest('hex');
-	const found = kept.get(key);
-	if (found) return found;
-	const base = reckon(gardenId, data, imports, today, key);
-	kept.set(key, base);
-	// A reckoning that failed (the database was away) is tried anew the next time.
-	base.catch(() => kept.delete(key));
-	if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-	return base;
+	return kept.waited(key, () => reckon(gardenId, data, imports, today, key));
 }
 
 async function reckon(gardenId: string, data: GardenData, imports: string, today: string, key: string): Promise<ClimateBase> {
@@ -72,30 +67,34 @@ async function reckon(gardenId: string, data: GardenData, imports: string, today
 	const imported = recordOfDays(imports ? await importedDays(database(), gardenId) : []);
 	const measured = climateOfRecord(imported, told, LEAST_YEARS);
 	const record = measured ? imported : madeRecord(told, now);
-	const rc = measured ?? climateOfRecord(record, told)!;
-	const ever = scenariosOf(record, rc, yearAhead(now), null);
+	const recordClimate = measured ?? climateOfRecord(record, told)!;
+	const ever = scenariosOf(record, recordClimate, yearAhead(now), null);
 	const own = !measured || data.frost_from === 'own';
-	const climate: Climate = own ? { ...told, rains: rc.rains } : rc.climate;
+	const climate: Climate = own ? { ...told, rains: recordClimate.rains } : recordClimate.climate;
 	return {
 		key,
 		record,
 		made: !measured,
 		tooShort: !measured && imports ? imported.low.length : null,
-		rc,
+		recordClimate,
 		climate,
 		recent: daysOf(imported).filter((d) => d.day > now - 730),
 		ever,
-		kinds: resolvedKinds(handbook().kinds, ever, rc)
+		kinds: resolvedKinds(handbook().kinds, ever, recordClimate)
 	};
 }
 
 /** Puts the usual day of every rule of the handbook beside it, so that plans use the garden's own. */
-function resolvedKinds(kinds: ReadonlyMap<string, Kind>, scenarios: readonly Scenario[], rc: RecordClimate): Map<string, Kind> {
+function resolvedKinds(
+	kinds: ReadonlyMap<string, Kind>,
+	scenarios: readonly Scenario[],
+	recordClimate: RecordClimate
+): Map<string, Kind> {
 	return new Map(
 		[...kinds].map(([id, kind]) => {
 			const at = (m: Moment): Moment => {
 				if (!m.rule) return m;
-				const usual = momentOver(m, scenarios, rc, kind);
+				const usual = momentOver(m, scenarios, recordClimate, kind);
 				return usual ? { ...m, at: usual } : { ...m, never: true };
 			};
 			const window = <W extends Kind['plant_out'][number]>(w: W): W => ({

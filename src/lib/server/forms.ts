@@ -2,8 +2,8 @@
 import { error, fail } from '@sveltejs/kit';
 import type { ActionFailure } from '@sveltejs/kit';
 import { z } from 'zod';
-import { gardenBySlug } from './context.js';
-import type { Garden } from './context.js';
+import { gardenBySlug, gardenHeadBySlug } from './context.js';
+import type { Garden, GardenHead } from './context.js';
 import { isDatabaseBusy, isDatabaseDown, isDatabaseFull } from './db.js';
 import { record } from './ledger.js';
 import type { Act } from './ledger.js';
@@ -84,7 +84,7 @@ export class Fields {
 }
 
 /** What every entry form sends along. */
-export const frameOf = (f: Fields, garden: Garden) => ({
+export const frameOf = (f: Fields, garden: GardenHead) => ({
 	id: f.entryId,
 	on: f.text('on') || garden.today,
 	note: f.text('note')
@@ -92,11 +92,16 @@ export const frameOf = (f: Fields, garden: Garden) => ({
 
 export const refused = (problem: Problem, status = 400): ActionFailure<Refused> => fail(status, { problem });
 
+const UNKNOWN = { message: 'There is no such garden.', code: 'garden.unknown' };
+
 /** Loads the garden of a route, or ends with 404; a database that is away ends with 503. */
 export async function gardenOr404(slug: string): Promise<Garden> {
-	return guarded(
-		async () => (await gardenBySlug(slug)) ?? error(404, { message: 'There is no such garden.', code: 'garden.unknown' })
-	);
+	return guarded(async () => (await gardenBySlug(slug)) ?? error(404, UNKNOWN));
+}
+
+/** The same without its climate: what a form that writes needs, at once. */
+export async function gardenHeadOr404(slug: string): Promise<GardenHead> {
+	return guarded(async () => (await gardenHeadBySlug(slug)) ?? error(404, UNKNOWN));
 }
 
 export const DOWN = {
@@ -129,7 +134,7 @@ export async function guarded<T>(work: () => Promise<T>): Promise<T> {
 
 /** Records acts for a form and answers it. */
 export async function recordForm(
-	garden: Garden,
+	garden: GardenHead,
 	actor: string,
 	acts: readonly Act[],
 	sentence: string | ((code: string | null) => string)

@@ -5,6 +5,7 @@ import { database } from './db.js';
 import { handbook } from './handbook.js';
 import * as state from './store/state.js';
 import { sayDate } from '$lib/core/dates.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import type { Label } from '$lib/formats/labels.js';
@@ -12,8 +13,8 @@ import type { Label } from '$lib/formats/labels.js';
 /** Address that a label's QR code opens: one step to the batch's quick log. */
 export const codeAddress = (origin: string, slug: string, code: string): string => `${origin}/g/${slug}/c/${code}`;
 
-export async function labelOf(garden: Garden, b: Batch, origin: string): Promise<Label> {
-	const kind = (await kindsOf(garden)).get(b.kindId);
+function labelOf(garden: Garden, kinds: ReadonlyMap<string, Kind>, b: Batch, origin: string): Label {
+	const kind = kinds.get(b.kindId);
 	const profile = kind?.ways.find((w) => w.id === b.wayId);
 	const way = profile ? (handbook().ways.get(profile.way)?.name ?? '') : '';
 	const on = b.struckOn ?? b.plannedOn;
@@ -29,24 +30,35 @@ export async function labelOf(garden: Garden, b: Batch, origin: string): Promise
 }
 
 export const MOST_LABELS = 1000;
+const MOST_CODES_ASKED = 500;
 
 /** "32T-V:4,33A-K" to labels, each as often as asked. What is not a code of this garden is told. */
 export async function labelsFor(garden: Garden, asked: string, origin: string): Promise<{ labels: Label[]; unknown: string[] }> {
 	const labels: Label[] = [];
 	const unknown: string[] = [];
-	for (const part of asked
+	const parts = asked
 		.split(',')
 		.map((p) => p.trim())
 		.filter(Boolean)
-		.slice(0, 200)) {
-		const [code, times] = part.split(':');
-		const b = await state.batchByCode(database(), garden.id, code!.toUpperCase());
+		.slice(0, MOST_CODES_ASKED)
+		.map((part) => part.split(':') as [string, string | undefined]);
+	const [kinds, batches] = await Promise.all([
+		kindsOf(garden),
+		state.batchesByCode(
+			database(),
+			garden.id,
+			parts.map(([code]) => code.toUpperCase())
+		)
+	]);
+	const byCode = new Map(batches.map((b) => [b.code, b]));
+	for (const [code, times] of parts) {
+		const b = byCode.get(code.toUpperCase());
 		if (!b) {
-			unknown.push(code!);
+			unknown.push(code);
 			continue;
 		}
 		const n = Math.max(1, Math.min(MOST_LABELS, Number.parseInt(times ?? '1', 10) || 1));
-		const label = await labelOf(garden, b, origin);
+		const label = labelOf(garden, kinds, b, origin);
 		for (let i = 0; i < n && labels.length < MOST_LABELS; i++) labels.push(label);
 	}
 	return { labels, unknown };

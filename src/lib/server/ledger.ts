@@ -5,24 +5,15 @@ import { z } from 'zod';
 import { checkEntry, checkUnleaned } from './checks.js';
 import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
-import { kindIdOf, lineOf } from './lines.js';
+import { factsOf } from './facts.js';
+import { kindIdOf, lineOf, namesFor } from './lines.js';
 import { newestMigration } from './schemaVersion.js';
-import { project, projectAdded, projectEntries } from './project.js';
-import { attempt, no, Refusal } from './refusal.js';
+import { project, projectAdded, putFolded } from './project.js';
+import { asResult, Refusal, refuseWith } from './refusal.js';
 import * as entries from './store/entries.js';
-import { clearProjections, gardensToDerive, markDerived, versionOf } from './store/projections.js';
+import { clearProjections, gardensToDerive, markDerived, stampVersions, versionOf } from './store/projections.js';
 import * as state from './store/state.js';
-import {
-	codeOf,
-	effective,
-	entryData,
-	foldBatch,
-	isoDate,
-	MOST_CODES,
-	MOST_NOTE,
-	subjectOf,
-	uuid
-} from '$lib/core/ledger/index.js';
+import { codeOf, effective, KINDS, foldBatch, isoDate, MOST_CODES, MOST_NOTE, subjectOf, uuid } from '$lib/core/ledger/index.js';
 import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
 import type { Result } from '$lib/core/result.js';
 
@@ -56,10 +47,10 @@ const frame = z.object({
 /** Parses an act into an entry, or refuses with the first thing that is wrong and where. */
 export function parseAct(act: Act): AnyEntry {
 	const head = frame.safeParse({ id: act.id, subjectId: act.subjectId, on: act.on, note: act.note ?? '' });
-	const body = entryData[act.kind].safeParse(act.data);
+	const body = KINDS[act.kind].data.safeParse(act.data);
 	const issue = head.error?.issues[0] ?? body.error?.issues[0];
 	if (issue || !head.success || !body.success)
-		no('entry.invalid', issue?.message ?? 'That cannot be read.', issue?.path.join('.') || undefined);
+		refuseWith('entry.invalid', issue?.message ?? 'That cannot be read.', issue?.path.join('.') || undefined);
 	return { ...head.data, kind: act.kind, data: body.data } as AnyEntry;
 }
 
@@ -79,22 +70,10 @@ export interface Writer {
 	today: string;
 }
 
-async function namesFor(db: Queryable, gardenId: string, subject: Subject, id: string) {
-	const places = await state.places(db, gardenId);
-	const batch = subject === 'batch' ? await state.batchById(db, gardenId, id) : null;
-	return {
-		batch,
-		stock: subject === 'stock' ? await state.stockById(db, gardenId, id) : null,
-		want: subject === 'want' ? ((await state.wants(db, gardenId)).find((w) => w.id === id) ?? null) : null,
-		place: places.find((p) => p.id === id) ?? null,
-		placeName: (placeId: string | null) => places.find((p) => p.id === placeId)?.name ?? ''
-	};
-}
-
 async function sameVersion(db: Queryable, gardenId: string, act: Act, code: string | null): Promise<void> {
 	const version = await versionOf(db, gardenId, subjectOf(act.kind) as Subject, act.subjectId);
 	if (version === null || version === act.seen) return;
-	no(
+	refuseWith(
 		'entry.changed-since',
 		code
 			? `Someone logged ${code} while you were typing. What you typed is still here: look at the new counts, then send it again.`
@@ -102,20 +81,21 @@ async function sameVersion(db: Queryable, gardenId: string, act: Act, code: stri
 	);
 }
 
+const isUuid = (text: string): boolean => uuid.safeParse(text).success;
 const codeIn = (data: unknown): string | null => (data as { code?: string }).code ?? null;
 
 /** The same act sent twice is one. Anything else under its id is told: what was sent now is not what was kept. */
 function sameAgain(stored: entries.StoredEntry, act: Act): void {
 	if (stored.kind !== act.kind || stored.subject_id !== act.subjectId)
-		no('entry.id-taken', 'Another entry has this id already.', 'id');
-	if (stored.undone) no('entry.sent-undone', `“${stored.line}” was saved and then undone: it is not saved again.`);
+		refuseWith('entry.id-taken', 'Another entry has this id already.', 'id');
+	if (stored.undone) refuseWith('entry.sent-undone', `“${stored.line}” was saved and then undone: it is not saved again.`);
 	if (act.derived) return;
 	const code = codeIn(stored.data);
 	const now = parseAct({ ...act, data: act.takesCode && code ? { ...act.data, code } : act.data });
 	// As the database gives it back: what is undefined is not there.
 	const told = JSON.parse(JSON.stringify(now.data)) as unknown;
 	if (!isDeepStrictEqual(stored.data, told) || stored.note !== now.note || stored.happened_on !== now.on)
-		no(
+		refuseWith(
 			'entry.sent-otherwise',
 			`This was saved already, as “${stored.line}”; what you changed since was not. Undo that entry if it is wrong, or log the rest as a new one.`
 		);
@@ -124,9 +104,9 @@ function sameAgain(stored: entries.StoredEntry, act: Act): void {
 /** The garden's lock. A copy of the code that another has upgraded past writes nothing more: it does not know the tables. */
 async function locked(db: Queryable, gardenId: string): Promise<void> {
 	const version = await state.lockGarden(db, gardenId);
-	if (version === null) no('garden.unknown', 'There is no such garden.');
+	if (version === null) refuseWith('garden.unknown', 'There is no such garden.');
 	if (version > schemaKnown())
-		no(
+		refuseWith(
 			'app.older',
 			'The database was upgraded by a newer Surculus while this one ran. Nothing was saved: start Surculus anew, then send it again.'
 		);
@@ -140,28 +120,36 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 	const groupId = acts[0]!.id;
 	const { gardenId, today } = writer;
 	let code: string | null = null;
+	const facts = factsOf(db, gardenId, today);
+	const there = await entries.entriesById(
+		db,
+		gardenId,
+		acts.map((a) => a.id)
+	);
 	for (const act of acts) {
-		const before = await entries.entryById(db, gardenId, act.id);
+		const before = there.get(act.id);
 		if (before) {
 			sameAgain(before, act);
 			if (act.takesCode) code = codeIn(before.data);
 			continue;
 		}
 		const subject = subjectOf(act.kind) as Subject;
-		const names = await namesFor(db, gardenId, subject, act.subjectId);
-		if (act.seen !== undefined && act.seen !== null) await sameVersion(db, gardenId, act, names.batch?.code ?? null);
+		const batch = subject === 'batch' && isUuid(act.subjectId) ? await facts.batch(act.subjectId) : null;
+		if (act.seen !== undefined && act.seen !== null) await sameVersion(db, gardenId, act, batch?.code ?? null);
 		let data = act.data;
-		if (act.takesCode && !names.batch) {
+		if (act.takesCode && !batch) {
 			const n = await state.takeCode(db, gardenId);
-			if (n >= MOST_CODES) no('code.none-left', 'This garden has used all its codes.');
+			if (n >= MOST_CODES) refuseWith('code.none-left', 'This garden has used all its codes.');
 			code = codeOf(n);
 			data = { ...data, code };
-		} else if (act.takesCode && names.batch) {
-			data = { ...data, code: names.batch.code };
-			code = names.batch.code;
+		} else if (act.takesCode && batch) {
+			data = { ...data, code: batch.code };
+			code = batch.code;
 		}
 		const entry = parseAct({ ...act, data });
-		await checkEntry(db, gardenId, entry, today);
+		await checkEntry(entry, facts);
+		const placeId = (entry.data as { place_id?: string | null }).place_id;
+		const names = await namesFor(facts, subject, entry.subjectId, placeId ? [placeId] : []);
 		await entries.insertEntry(db, {
 			gardenId,
 			id: entry.id,
@@ -178,9 +166,14 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 			kindId: kindIdOf(entry, names)
 		});
 		await projectAdded(db, gardenId, subject, entry);
+		facts.written(subject);
 	}
-	const stored = await entries.entryById(db, gardenId, acts[0]!.id);
-	return { ids: acts.map((a) => a.id), already: false, groupId: stored?.group_id ?? groupId, code };
+	return {
+		ids: acts.map((a) => a.id),
+		already: there.size === acts.length,
+		groupId: there.get(groupId)?.group_id ?? groupId,
+		code
+	};
 }
 
 /** Records one doing. Sent twice it is one: ids are the client's. */
@@ -190,15 +183,11 @@ export function record(
 	/** What must be stored with it, in the same transaction. */
 	beforehand?: (db: Queryable) => Promise<void>
 ): Promise<Result<Recorded>> {
-	return attempt(() =>
+	return asResult(() =>
 		transaction(async (db) => {
 			await locked(db, writer.gardenId);
-			const there: boolean[] = [];
-			for (const a of acts)
-				there.push(z.uuid().safeParse(a.id).success && (await entries.entryById(db, writer.gardenId, a.id)) !== null);
 			await beforehand?.(db);
-			const result = await write(db, writer, acts);
-			return { ...result, already: there.every(Boolean) };
+			return write(db, writer, acts);
 		})
 	);
 }
@@ -235,7 +224,7 @@ export function createGarden(
 	today: string,
 	acts: readonly Act[]
 ): Promise<Result<{ slug: string }>> {
-	return attempt(() =>
+	return asResult(() =>
 		transaction(async (db) => {
 			const existing = await slugOf(db, gardenId);
 			if (existing) return { slug: existing };
@@ -254,17 +243,17 @@ export function createGarden(
  * remains makes no sense, with the reason.
  */
 export function undo(writer: Writer, entryId: string, undoId: string): Promise<Result<Recorded>> {
-	return attempt(() =>
+	return asResult(() =>
 		transaction(async (db) => {
 			const { gardenId } = writer;
 			if (!z.uuid().safeParse(entryId).success || !z.uuid().safeParse(undoId).success)
-				no('entry.unknown', 'There is no such entry.');
+				refuseWith('entry.unknown', 'There is no such entry.');
 			await locked(db, gardenId);
 			const target = await entries.entryById(db, gardenId, entryId);
-			if (!target) no('entry.unknown', 'There is no such entry.');
+			if (!target) refuseWith('entry.unknown', 'There is no such entry.');
 			const repeated = await entries.entryById(db, gardenId, undoId);
 			if (repeated) return { ids: [undoId], already: true, groupId: repeated.group_id, code: null };
-			if (target.undone) no('entry.undone', 'That was undone already.');
+			if (target.undone) refuseWith('entry.undone', 'That was undone already.');
 			const group = (await entries.entriesOfGroup(db, gardenId, target.group_id)).filter((e) => !e.undone).reverse();
 			const touched = new Map<string, { subject: Subject; id: string }>();
 			const ids: string[] = [];
@@ -332,7 +321,7 @@ export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entr
 	for (const list of bySubject.values()) {
 		const { subject, subject_id: id } = list[0]!;
 		try {
-			await projectEntries(db, gardenId, subject, id, list);
+			await putFolded(db, gardenId, subject, id, list);
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
 			const bad = firstRefused(list);
@@ -341,6 +330,7 @@ export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entr
 			);
 		}
 	}
+	await stampVersions(db, gardenId);
 	await db.query('SET CONSTRAINTS ALL IMMEDIATE');
 	await markDerived(db, gardenId);
 	return { entries: rows.length, subjects: bySubject.size };

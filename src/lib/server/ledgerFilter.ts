@@ -1,10 +1,10 @@
 /** Reads the ledger's filter from an address; what is not understood is left out. */
 import type { LedgerFilter } from './store/entries.js';
 import { isIsoDate } from '$lib/core/dates.js';
-import { entryData } from '$lib/core/ledger/entries.js';
+import { isEntryKind } from '$lib/core/ledger/entries.js';
 
-export function filterFrom(url: URL, limit: number): LedgerFilter {
-	const get = (name: string) => url.searchParams.get(name)?.trim() || null;
+export function filterFrom(query: URLSearchParams, limit: number): LedgerFilter {
+	const get = (name: string) => query.get(name)?.trim() || null;
 	const date = (name: string) => {
 		const value = get(name);
 		return value && isIsoDate(value) ? value : null;
@@ -13,7 +13,7 @@ export function filterFrom(url: URL, limit: number): LedgerFilter {
 	const [on, seq] = (get('after') ?? '').split('_');
 	return {
 		text: (get('q') ?? '').slice(0, 200),
-		kind: kind && kind in entryData ? kind : null,
+		kind: kind && isEntryKind(kind) ? kind : null,
 		kindId: get('plant'),
 		from: date('from'),
 		to: date('to'),

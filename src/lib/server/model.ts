@@ -2,14 +2,20 @@
  * The one model of a garden's batches, joined from what is stored: every screen that tells a count, a date or a chance
  * of a batch or a want asks here.
  */
-import { kindsOf, recordOf, wayIn } from './context.js';
-import type { Garden, RecordOf } from './context.js';
+import { kindsOf, wayIn } from './context.js';
+import type { Garden } from './context.js';
+import { recordOf } from './record.js';
+import type { RecordOf } from './record.js';
+import { createHash } from 'node:crypto';
 import { database } from './db.js';
+import { Kept } from './kept.js';
 import { clockOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
 import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import type { Season } from './season.js';
-import * as state from './store/state.js';
+import { snapshotOf } from './snapshot.js';
+import type { Snapshot } from './snapshot.js';
+import type * as state from './store/state.js';
 import { readingsSince } from './store/weather.js';
 import { addDays, dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -29,6 +35,8 @@ import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
 import type { ForecastOf, Prepared, Standing } from '$lib/core/plan/timing.js';
 import type { WantBatch } from '$lib/core/plan/wantOdds.js';
+import { batchTasks } from '$lib/core/round/tasks.js';
+import type { Task } from '$lib/core/round/tasks.js';
 import { chanceAt, winterBelief } from '$lib/core/plan/winter.js';
 import type { WinterAt } from '$lib/core/plan/winter.js';
 
@@ -36,7 +44,7 @@ export interface Model {
 	garden: Garden;
 	today: DayNumber;
 	kinds: Map<string, Kind>;
-	places: state.PlaceRow[];
+	places: readonly state.PlaceRow[];
 	season: Season;
 	record: RecordOf;
 	/** Changes whenever the season, the places, their temperatures or the correlation do. */
@@ -47,9 +55,9 @@ export interface Model {
 
 export async function modelOf(garden: Garden): Promise<Model> {
 	const db = database();
-	const [kinds, places, season, readings, record] = await Promise.all([
+	const [kinds, { places }, season, readings, record] = await Promise.all([
 		kindsOf(garden),
-		state.places(db, garden.id),
+		snapshotOf(garden.id),
 		seasonOf(garden),
 		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
 		recordOf(garden)
@@ -62,10 +70,17 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		places,
 		season,
 		record,
-		state: JSON.stringify([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
+		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
 		means: meansOf(places, readings, season.sky)
 	};
 }
+
+/** Names all that a screen of a garden is worked out from, but for what it is asked: another after every entry. */
+export const stateOf = (m: Model, { last }: Snapshot): string =>
+	`${m.garden.id} ${m.garden.version} ${m.state} ${last?.seq} ${last?.at}`;
+
+/** A short name for a state: long ones would weigh on every key that begins with them. */
+export const shortOf = (value: unknown): string => createHash('sha1').update(JSON.stringify(value)).digest('base64');
 
 /** Where the pieces stand. A planned batch stands unstruck on its day, or today if that has gone by. */
 export function standingOf(b: Batch, today: DayNumber): Standing {
@@ -134,12 +149,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
 	const key = [m.state, b.id, b.version, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
-	let k = recent.get(key);
-	if (!k) {
-		if (recent.size > MOST_RECENT) recent.clear();
-		recent.set(key, (k = reckoned(m, b, kind, way, worth)));
-	}
-	return k;
+	return recent.of(key, () => reckoned(m, b, kind, way, worth));
 }
 
 /** The handbook's figures that a batch hangs on, as text: written once for each kind as the garden has it. */
@@ -151,8 +161,8 @@ function figuresOf(kind: Kind, way: WayProfile): string {
 }
 const figures = new WeakMap<WayProfile, string>();
 
-const recent = new Map<string, Known>();
-const MOST_RECENT = 4_000;
+/** With its forecast and its view of the roots a batch takes some 40 kB. */
+const recent = new Kept<Known>(320, () => 40_000);
 
 function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallies): Known {
 	const odds = beliefsOf(way, worth, m.record.rho, ownCounts(b));
@@ -217,6 +227,23 @@ export function rootingViewOf(m: Model, k: Known, withCurve: boolean): RootingVi
 	let view = views.get(k);
 	if (!view) views.set(k, (view = rootingView(m.garden, k.batch, k.clock, k.rooting, false)));
 	return view;
+}
+
+const tasks = new WeakMap<Known, Map<string, Task[]>>();
+/** What a batch asks for from a day until another, the soonest first: by what is known of it, worked out once for each. */
+export function tasksFor(m: Model, k: Known, day: DayNumber, until: DayNumber): readonly Task[] {
+	let mine = tasks.get(k);
+	if (!mine) tasks.set(k, (mine = new Map()));
+	const key = `${day} ${until}`;
+	let found = mine.get(key);
+	if (!found) {
+		// The mark of the strip is dragged over many days: those of long ago must not pile up.
+		if (mine.size > 8) mine.clear();
+		const of = { batch: k.batch, kind: k.kind, way: k.way, today: day, until, season: m.season.usualFor(k.kind) };
+		found = batchTasks({ ...of, news: rootingViewOf(m, k, false) }).sort((a, b) => a.from - b.from);
+		mine.set(key, found);
+	}
+	return found;
 }
 
 /** The batches of a want: as its odds are reckoned, and each with its own forecast by the due day. */

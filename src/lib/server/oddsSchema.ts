@@ -28,6 +28,7 @@ const count = (name: string, least: number, most: number) =>
 		.min(least, `${name} must be ${least} at least.`)
 		.max(most, `${name} must be ${most} at most.`);
 
+export type StrikeRequest = z.infer<typeof strikeRequest>;
 export const strikeRequest = z.strictObject({
 	stages,
 	correlation,
@@ -38,4 +39,5 @@ export const strikeRequest = z.strictObject({
 		.lt(1, 'confidence must be below 1: nothing that grows is certain.')
 });
 
+export type OutcomeRequest = z.infer<typeof outcomeRequest>;
 export const outcomeRequest = z.strictObject({ stages, correlation, struck: count('struck', 0, MOST_STRUCK) });

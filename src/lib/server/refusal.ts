@@ -7,12 +7,14 @@ export class Refusal extends Error {
 	}
 }
 
-export function must<T>(result: Result<T>): T {
+/** The value, or the end of the transaction with its reason. */
+export function orThrow<T>(result: Result<T>): T {
 	if (!result.ok) throw new Refusal(result.problem);
 	return result.value;
 }
 
-export function no(code: string, sentence: string, path?: string): never {
+/** Ends the transaction with a reason. */
+export function refuseWith(code: string, sentence: string, path?: string): never {
 	throw new Refusal(path === undefined ? { code, sentence } : { code, sentence, path });
 }
 
@@ -21,7 +23,7 @@ const FOREIGN_KEY = '23503';
 const TWICE = '23505';
 
 /** Runs work that may refuse and gives the refusal back as a value. */
-export async function attempt<T>(work: () => Promise<T>): Promise<Result<T>> {
+export async function asResult<T>(work: () => Promise<T>): Promise<Result<T>> {
 	try {
 		return { ok: true, value: await work() };
 	} catch (error) {

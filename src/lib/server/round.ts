@@ -4,8 +4,10 @@ import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
 import { fillingOf } from './mixing.js';
+import { Kept } from './kept.js';
+import { known, tasksFor } from './model.js';
 import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
-import { HORIZON, rootingIn, roundWorld, SHELTERED, WEEK } from './roundWorld.js';
+import { HORIZON, roundWorld, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -14,7 +16,7 @@ import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import type { Marks } from '$lib/core/round/marks.js';
-import { batchTasks, inWalkingOrder, mayWait, winterLook } from '$lib/core/round/tasks.js';
+import { inWalkingOrder, mayWait, winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 import { dampDays, rainTomorrow, soilFit } from '$lib/core/round/triggers.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
@@ -95,20 +97,8 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 	const stock = new Map(w.stocks.map((s) => [s.id, s]));
 	const tasks: Task[] = [];
 	for (const b of w.batches) {
-		const kind = w.kinds.get(b.kindId);
-		const way = wayIn(kind, b.wayId);
-		if (!kind || !way) continue;
-		tasks.push(
-			...batchTasks({
-				batch: b,
-				kind,
-				way,
-				today: day,
-				until: day + HORIZON,
-				season: w.season.usualFor(kind),
-				news: rootingIn(w, b)
-			})
-		);
+		const k = known(w.model, b);
+		if (k) tasks.push(...tasksFor(w.model, k, day, day + HORIZON));
 		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.season.usual));
 	}
 	return (
@@ -144,8 +134,7 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 		const from = asksFrom('decide', day, mark, 14);
 		const by = open.closes ?? day + 14;
 		return [
-			{
-				...blank,
+			task({
 				key: `decide:${want.id}`,
 				work: 'decide',
 				title: `Plan ${want.target} ${kind.common}${want.label ? `, ${want.label}` : ''}`,
@@ -158,21 +147,35 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 				count: want.target,
 				minutes: 3,
 				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes), false)}` : ''}.`
-			}
+			})
 		];
 	});
 }
 
-const blank = {
-	code: null,
-	batchId: null,
-	chance: null,
-	ifNeedless: null,
-	ifMissed: null,
-	every: null,
-	seen: null,
-	log: 'page'
-} as const satisfies Partial<RoundTask>;
+type Blank = 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
+/** A task with all its fields, written out: spreading some into each of thousands takes longer than working them out. */
+const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): RoundTask => ({
+	key: t.key,
+	work: t.work,
+	title: t.title,
+	code: t.code ?? null,
+	from: t.from,
+	by: t.by,
+	late: t.late,
+	placeId: t.placeId,
+	targets: t.targets,
+	batchId: t.batchId ?? null,
+	link: t.link,
+	count: t.count,
+	minutes: t.minutes,
+	why: t.why,
+	chance: t.chance ?? null,
+	ifNeedless: t.ifNeedless ?? null,
+	ifMissed: t.ifMissed ?? null,
+	every: t.every ?? null,
+	seen: t.seen ?? null,
+	log: t.log ?? 'page'
+});
 
 const VERB: Record<string, string> = {
 	strike: 'Strike',
@@ -217,8 +220,7 @@ function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
 		if (mark?.done !== null && mark?.done !== undefined && mark.done >= on - 30) return [];
 		if (on < day - 14) return [];
 		return [
-			{
-				...blank,
+			task({
 				key: `prepare:${b.id}`,
 				work: 'prepare',
 				title: `Fill ${filled.vessels} × ${f.vesselName} for ${b.plannedCount} ${kind.common}`,
@@ -234,19 +236,22 @@ function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
 				minutes: filled.vessels * FILL_MINUTES,
 				why: `About ${sayVolume(filled.litres, w.garden.units)} of ${profile.medium}, by ${sayDate(isoOf(on), false)}.${soak >= 1 ? ' It has to soak a day.' : ''}`,
 				log: 'tap'
-			}
+			})
 		];
 	});
 }
 
-export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
+/** All that is due within the horizon. */
+export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTask[]; cares: readonly CareTask[] } =>
+	tasks.of(`${w.state} ${day}`, () => tasksIn(w, day));
+
+function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
 	const { containers, care: rules } = handbook();
 	const kindName = (t: Task) => w.kinds.get(batchById.get(t.batchId ?? '')?.kindId ?? '')?.common ?? '';
 	const stage = stageTasks(w, day).map((t): RoundTask => {
 		const b = t.batchId ? batchById.get(t.batchId) : undefined;
-		return {
-			...blank,
+		return task({
 			key: t.key,
 			work: t.kind,
 			title:
@@ -266,7 +271,7 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 			why: t.why,
 			seen: b?.version ?? null,
 			log: t.kind === 'look' || t.kind === 'winter-look' || t.kind === 'winter-count' ? 'count' : 'page'
-		};
+		});
 	});
 	const cares = atOnePlace(careDues(w, day, day + WEEK), day);
 	const careTasks = cares.map((c): RoundTask => {
@@ -277,8 +282,7 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 		const last = done.some((d) => d === null) ? null : Math.min(...(done as number[]));
 		const held =
 			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, containers)?.name ?? 'pot'));
-		return {
-			...blank,
+		return task({
 			key: `${c.care}:${c.placeId ?? 'none'}:${c.due}`,
 			work: c.care,
 			title: `${CARE_WORDS[c.care] ?? c.care}: ${c.containers} ${held[c.containers === 1 ? 0 : 1]}${c.litres ? `, about ${sayVolume(c.litres, w.garden.units)}` : ''}`,
@@ -296,27 +300,28 @@ export function tasksOf(w: RoundWorld, day: DayNumber): { due: RoundTask[]; care
 			why: `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' and more' : ''}. ${c.why}${last === null ? '' : ` Last done ${sayDate(isoOf(last), false)}.`}`,
 			every: c.every,
 			log: 'tap'
-		};
+		});
 	});
-	const triggers = triggersOf(w, day).map((t): RoundTask => ({
-		...blank,
-		key: t.key,
-		work: t.kind,
-		title: TRIGGER_TITLES[t.kind](t.count),
-		from: t.from,
-		by: t.by,
-		late: t.by < day,
-		placeId: t.placeId,
-		targets: t.targets,
-		link: 'weather',
-		count: t.count,
-		minutes: t.minutes,
-		why: t.say,
-		chance: t.chance,
-		ifNeedless: t.ifNeedless,
-		ifMissed: t.ifMissed,
-		log: t.kind === 'shelter' ? 'bring' : 'tap'
-	}));
+	const triggers = triggersOf(w, day).map((t): RoundTask =>
+		task({
+			key: t.key,
+			work: t.kind,
+			title: TRIGGER_TITLES[t.kind](t.count),
+			from: t.from,
+			by: t.by,
+			late: t.by < day,
+			placeId: t.placeId,
+			targets: t.targets,
+			link: 'weather',
+			count: t.count,
+			minutes: t.minutes,
+			why: t.say,
+			chance: t.chance,
+			ifNeedless: t.ifNeedless,
+			ifMissed: t.ifMissed,
+			log: t.kind === 'shelter' ? 'bring' : 'tap'
+		})
+	);
 	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...openWindows(w, day)], cares };
 }
 
@@ -331,8 +336,18 @@ const times = (t: RoundTask, day: DayNumber): number => {
 	return t.every ? Math.max(1, Math.floor((day + WEEK - first) / t.every) + 1) : 1;
 };
 
+/** A task takes some 900 bytes. */
+const TASK_BYTES = 900;
+const tasks = new Kept<{ due: RoundTask[]; cares: CareTask[] }>(96, (t) => 1_000 + t.due.length * TASK_BYTES);
+const rounds = new Kept<Round>(96, (r) => 5_000 + (r.week.length + r.stops.reduce((n, s) => n + s.tasks.length, 0)) * TASK_BYTES);
+
 export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 	const w = await roundWorld(garden);
+	return rounds.of(`${w.state} ${day}`, () => roundIn(w, day));
+}
+
+function roundIn(w: RoundWorld, day: DayNumber): Round {
+	const { garden } = w;
 	const { due: all } = tasksOf(w, day);
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const walkOf = (id: string | null) => place.get(id ?? '')?.walk ?? 1000;

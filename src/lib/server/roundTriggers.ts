@@ -1,5 +1,6 @@
 /** Work that the weather asks for: what stands out, and what the nights, the heat and the rain say to it. */
 import { wayIn } from './context.js';
+import { known, tasksFor } from './model.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
@@ -9,7 +10,6 @@ import type { Kind } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import type { Mark } from '$lib/core/round/marks.js';
-import { batchTasks } from '$lib/core/round/tasks.js';
 import { bringIn, closestDay, coverTonight, hardenOff, heatAhead, onOrAfter, rainTomorrow } from '$lib/core/round/triggers.js';
 import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
 import { sayTemperature } from '$lib/core/units/index.js';
@@ -54,15 +54,16 @@ export const TRIGGER_TITLES: Record<Trigger['kind'], (count: number, litres?: nu
 export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 	const { season, garden } = w;
 	const all = outdoorsOf(w);
-	const { rc, climate } = garden.base;
+	const { recordClimate, climate } = garden.base;
 	const room = w.places.filter(
 		(p) => !p.closed && (p.kind === 'sill' || p.kind === 'lit_shelf') && p.low_c !== null && p.high_c !== null
 	);
 	const indoorsC = room.length ? room.reduce((s, p) => s + (p.low_c! + p.high_c!) / 2, 0) / room.length : ROOM_C;
-	const doy = closestDay(rc.normals, rc.middle, indoorsC);
+	const doy = closestDay(recordClimate.normals, recordClimate.middle, indoorsC);
 	const say = nights(garden.units);
 	const soft = all.filter((o) => tender(o, climate.coldestC));
-	const unrooted = all.filter((o) => o.what === 'batch' && w.batches.some((b) => b.id === o.id && b.unrooted > 0));
+	const rooting = new Set(w.batches.filter((b) => b.unrooted > 0).map((b) => b.id));
+	const unrooted = all.filter((o) => o.what === 'batch' && rooting.has(o.id));
 	const found = [
 		...bringIn(soft, day, day + HORIZON, season.sky, doy === null ? null : onOrAfter(day - 30, doy), say),
 		...coverTonight(
@@ -73,14 +74,14 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 		),
 		...heatAhead(unrooted, day, season.sky, say)
 	];
+	const placeOf = new Map(w.places.map((p) => [p.id, p]));
 	const inside = w.batches.flatMap((b) => {
 		const kind = w.kinds.get(b.kindId);
 		const way = wayIn(kind, b.wayId);
-		const at = w.places.find((p) => p.id === b.placeId);
+		const at = placeOf.get(b.placeId ?? '');
 		if (!kind || !way || !at || !SHELTERED.has(at.kind) || b.potted + b.rooted === 0) return [];
-		const plant = batchTasks({ batch: b, kind, way, today: day, until: day + HORIZON, season: w.season.usualFor(kind) }).find(
-			(t) => t.kind === 'plant'
-		);
+		const k = known(w.model, b);
+		const plant = k && tasksFor(w.model, k, day, day + HORIZON).find((t) => t.kind === 'plant');
 		if (!plant) return [];
 		return [
 			{

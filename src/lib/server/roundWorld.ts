@@ -1,14 +1,13 @@
 /** All that the round looks at, fetched once. */
 import type { Garden } from './context.js';
-import { database } from './db.js';
 import { vesselsOf } from './mixing.js';
 import type { VesselChoice } from './mixing.js';
-import { known, modelOf, rootingViewOf } from './model.js';
+import { modelOf, stateOf } from './model.js';
 import type { Model } from './model.js';
-import type { RootingView } from './rooting.js';
 import type { Season } from './season.js';
-import * as care from './store/care.js';
-import * as state from './store/state.js';
+import { snapshotOf } from './snapshot.js';
+import type { CareRow } from './store/care.js';
+import type * as state from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
@@ -23,43 +22,26 @@ export const HORIZON = 60;
 export interface RoundWorld {
 	garden: Garden;
 	model: Model;
+	/** Names all of this. */
+	state: string;
 	season: Season;
 	kinds: Map<string, Kind>;
-	places: state.PlaceRow[];
-	batches: Batch[];
-	stocks: state.StockRow[];
-	wants: state.WantRow[];
+	places: readonly state.PlaceRow[];
+	batches: readonly Batch[];
+	stocks: readonly state.StockRow[];
+	wants: readonly state.WantRow[];
 	marks: Marks;
 	vessels: VesselChoice[];
 }
 
 export async function roundWorld(garden: Garden): Promise<RoundWorld> {
-	const db = database();
-	const [model, batches, stocks, wants, cares, vessels] = await Promise.all([
-		modelOf(garden),
-		state.batches(db, garden.id, ['planned', 'growing']),
-		state.stocks(db, garden.id),
-		state.wants(db, garden.id),
-		care.cares(db, garden.id),
-		vesselsOf(garden)
-	]);
-	const marks = new Map<string, Mark>();
-	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
-	const later = (a: DayNumber | null, b: DayNumber | null) => (a === null ? b : b === null ? a : Math.max(a, b));
-	for (const row of cares)
-		for (const [target, m] of Object.entries(row.marks)) {
-			const key = `${row.care} ${target}`;
-			const before = marks.get(key);
-			// A batch that was moved has marks at both its places: the later ones hold.
-			marks.set(key, {
-				done: later(before?.done ?? null, day(m.done)),
-				skipped: later(before?.skipped ?? null, day(m.skipped)),
-				until: later(before?.until ?? null, day(m.until))
-			});
-		}
+	const [model, snapshot, vessels] = await Promise.all([modelOf(garden), snapshotOf(garden.id), vesselsOf(garden)]);
+	const { living: batches, stocks, wants, cares } = snapshot;
+	const marks = marksOf(cares);
 	return {
 		garden,
 		model,
+		state: stateOf(model, snapshot),
 		season: model.season,
 		kinds: model.kinds,
 		places: model.places,
@@ -71,9 +53,24 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 	};
 }
 
-/** What is known of a batch's roots: looks, warmth, odds. */
-export function rootingIn(w: RoundWorld, b: Batch): RootingView | null {
-	if (b.status !== 'growing' || b.unrooted === 0) return null;
-	const k = known(w.model, b);
-	return k ? rootingViewOf(w.model, k, false) : null;
+/** By work and plant. A batch that was moved has marks at both its places: the later ones hold. */
+function marksOf(cares: readonly CareRow[]): ReadonlyMap<string, Mark> {
+	let found = known.get(cares);
+	if (found) return found;
+	const marks = new Map<string, Mark>();
+	const day = (iso: string | undefined) => (iso === undefined ? null : dayNumber(iso));
+	const later = (a: DayNumber | null, b: DayNumber | null) => (a === null ? b : b === null ? a : Math.max(a, b));
+	for (const row of cares)
+		for (const [target, m] of Object.entries(row.marks)) {
+			const key = `${row.care} ${target}`;
+			const before = marks.get(key);
+			marks.set(key, {
+				done: later(before?.done ?? null, day(m.done)),
+				skipped: later(before?.skipped ?? null, day(m.skipped)),
+				until: later(before?.until ?? null, day(m.until))
+			});
+		}
+	known.set(cares, (found = marks));
+	return found;
 }
+const known = new WeakMap<readonly CareRow[], ReadonlyMap<string, Mark>>();

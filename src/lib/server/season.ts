@@ -1,8 +1,9 @@
 /** The season of a garden as it stands today: what was observed, what is told, what people saw, and its windows. */
 import type { Garden } from './context.js';
 import { database } from './db.js';
+import { Kept } from './kept.js';
+import { snapshotOf } from './snapshot.js';
 import { keepFresh, STATION_DAYS } from './station.js';
-import * as care from './store/care.js';
 import * as weather from './store/weather.js';
 import { yearAhead } from './climate.js';
 import { addDays, dayInYear, dayNumber } from '$lib/core/dates.js';
@@ -52,7 +53,7 @@ export interface Season {
 	years(kind: Kind): readonly Year[];
 }
 
-interface Kept {
+interface Known {
 	key: string;
 	observed: WeatherDay[];
 	forecast: Forecast | null;
@@ -61,38 +62,37 @@ interface Kept {
 	odds: Map<string, WindowOdds>;
 	years: Map<string, readonly Year[]>;
 	usual: Map<string, UsualSeason>;
+	/** Bytes that its scenarios will take. */
+	room: number;
 }
-const MOST_KEPT = 24;
-const kept = new Map<string, Kept>();
+/** Scenarios grow with the first question; counted in from the start. */
+const bytesOf = (k: Known): number => 600_000 + k.room;
+const kept = new Kept<Known>(192, bytesOf);
 
 export async function seasonOf(garden: Garden): Promise<Season> {
 	const db = database();
 	let state = await weather.stationState(db, garden.id);
 	if (await keepFresh(garden, state)) state = await weather.stationState(db, garden.id);
-	const [seen] = await Promise.all([care.sightings(db, garden.id)]);
+	const seen = (await snapshotOf(garden.id)).sightings;
 	const now = dayNumber(garden.today);
 	const key = `${garden.base.key} ${state?.ok_at?.getTime() ?? 0} ${garden.today}`;
-	let k = kept.get(garden.id);
-	if (!k || k.key !== key) {
+	const mine = await kept.waited(`${garden.id} ${key}`, async () => {
 		const told = await weather.stationDays(db, garden.id, addDays(garden.today, -STATION_DAYS));
 		const observed = merged([...told, ...garden.base.recent]).sort((a, b) => a.day - b.day);
 		const forecast: Forecast | null =
 			state?.forecast && state.issued_on ? { from: dayNumber(state.issued_on), members: state.forecast } : null;
-		k = {
+		return {
 			key,
 			observed,
 			forecast,
-			sky: skyOf(garden.base.record, garden.base.rc, observed, forecast, now),
+			sky: skyOf(garden.base.record, garden.base.recordClimate, observed, forecast, now),
 			scenarios: null,
 			odds: new Map(),
 			years: new Map(),
-			usual: new Map()
+			usual: new Map(),
+			room: 2 * garden.base.ever.reduce((n, s) => n + s.low.byteLength * 3, 0)
 		};
-		kept.delete(garden.id);
-		kept.set(garden.id, k);
-		if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
-	}
-	const mine = k;
+	});
 	const sightings = new Map<string, Sighting[]>();
 	for (const s of seen) {
 		const list = sightings.get(s.kind_id) ?? [];
@@ -112,7 +112,7 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 			if (mine.odds.size > 2000) mine.odds.clear();
 			odds = chance
 				? windowOddsOf(chance.map((s) => [...s.openings(rule, dayInYear(ahead - 2, 1), dayInYear(ahead + 2, 1) - 1)]))
-				: windowOdds(rule, scenarios(), garden.base.rc, kind, eyes);
+				: windowOdds(rule, scenarios(), garden.base.recordClimate, kind, eyes);
 			mine.odds.set(name, odds);
 		}
 		return odds;
@@ -158,7 +158,7 @@ export async function seasonOf(garden: Garden): Promise<Season> {
 	};
 
 	function scenarios(): Scenario[] {
-		return (mine.scenarios ??= scenariosOf(garden.base.record, garden.base.rc, yearAhead(now), {
+		return (mine.scenarios ??= scenariosOf(garden.base.record, garden.base.recordClimate, yearAhead(now), {
 			today: now - 1,
 			observed: mine.observed,
 			forecast: mine.forecast
@@ -176,8 +176,8 @@ const YEARS_BACK = 3;
  * years by chance about those.
  */
 function yearsOf(garden: Garden, kind: Kind, now: readonly Scenario[], eyes: readonly Sighting[], today: DayNumber): Year[] {
-	const { rc, ever } = garden.base;
-	const seasons = holdsToOwn(garden) ? chanceSeasons(garden.climate) : seasonsOfRecord({ rc, now, ever }, kind, eyes);
+	const { recordClimate, ever } = garden.base;
+	const seasons = holdsToOwn(garden) ? chanceSeasons(garden.climate) : seasonsOfRecord({ recordClimate, now, ever }, kind, eyes);
 	return seasons.map((s) => yearOfSeason(s, kind, today - YEARS_BACK * 366));
 }
 

@@ -3,8 +3,9 @@ import { kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
-import { protectionOf } from './checks.js';
+import { protectionOf } from '$lib/core/ledger/index.js';
 import { stockPlantOf, takingsFrom } from './wants.js';
+import { snapshotOf } from './snapshot.js';
 import * as state from './store/state.js';
 import { isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -36,15 +37,11 @@ export interface StockView extends state.StockRow {
 	taken: { code: string; id: string; on: string; pieces: number; planned: boolean }[];
 }
 
-export async function stockViews(garden: Garden, day: DayNumber, only?: string): Promise<StockView[]> {
+/** @param of one by its id, or some rows; all that stand, if not given */
+export async function stockViews(garden: Garden, day: DayNumber, of?: string | readonly state.StockRow[]): Promise<StockView[]> {
 	const db = database();
-	const [kinds, places, all, season] = await Promise.all([
-		kindsOf(garden),
-		state.places(db, garden.id),
-		state.stocks(db, garden.id),
-		seasonOf(garden)
-	]);
-	const rows = all.filter((s) => (only ? s.id === only : !s.gone_on));
+	const [kinds, { places, stocks: all }, season] = await Promise.all([kindsOf(garden), snapshotOf(garden.id), seasonOf(garden)]);
+	const rows = typeof of === 'object' ? of : all.filter((s) => (of ? s.id === of : !s.gone_on));
 	const batches = await state.batchesFrom(
 		db,
 		garden.id,

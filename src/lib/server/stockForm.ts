@@ -1,8 +1,8 @@
 import type { Fields } from './forms.js';
-import type { Garden } from './context.js';
+import type { GardenHead } from './context.js';
 
 /** The fields of a stock plant, as both its forms send them. */
-export const stockFields = (f: Fields, garden: Garden, fromBatch: string | null) => ({
+export const stockFields = (f: Fields, garden: GardenHead, fromBatch: string | null) => ({
 	kind_id: f.text('kind_id'),
 	place_id: f.textOrNull('place_id'),
 	label: f.text('label'),

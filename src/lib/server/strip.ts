@@ -1,9 +1,11 @@
 /** What the season strip shows beside the climate: batches and wants as lanes, weather seen, told and usual. */
 import type { Garden } from './context.js';
-import { database } from './db.js';
-import { known, modelOf, usuallyPlanted } from './model.js';
+import { Kept } from './kept.js';
+import { known, modelOf, stateOf, usuallyPlanted } from './model.js';
+import type { Model } from './model.js';
 import { seasonOf } from './season.js';
-import * as state from './store/state.js';
+import { snapshotOf } from './snapshot.js';
+import type { Snapshot } from './snapshot.js';
 
 import { dayNumber, dayOfYear } from '$lib/core/dates.js';
 import { drawn } from '$lib/core/season/lanes.js';
@@ -26,14 +28,17 @@ export interface StripWeather {
 const BACK = 92;
 const AHEAD = 457;
 
-export async function stripLanes(garden: Garden): Promise<(StripLane & { row: number })[]> {
-	const db = database();
-	const [m, batches, wants] = await Promise.all([
-		modelOf(garden),
-		state.batches(db, garden.id, ['planned', 'growing']),
-		state.wants(db, garden.id)
-	]);
-	const now = dayNumber(garden.today);
+type DrawnLane = StripLane & { row: number };
+
+export async function stripLanes(garden: Garden): Promise<DrawnLane[]> {
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	return kept.of(stateOf(m, snapshot), () => ({ lanes: lanesOf(m, snapshot) })).lanes;
+}
+
+const kept = new Kept<{ lanes: DrawnLane[] }>(16, ({ lanes }) => 1_000 + lanes.length * 400);
+
+function lanesOf(m: Model, { living: batches, wants }: Snapshot): DrawnLane[] {
+	const now = m.today;
 	const { kinds } = m;
 	const lanes = batches.flatMap((b): StripLane[] => {
 		const k = known(m, b);
@@ -66,7 +71,7 @@ export async function stripLanes(garden: Garden): Promise<(StripLane & { row: nu
 export async function stripWeather(garden: Garden): Promise<StripWeather> {
 	const season = await seasonOf(garden);
 	const now = dayNumber(garden.today);
-	const { normals } = garden.base.rc;
+	const { normals } = garden.base.recordClimate;
 	const tenth = (v: number) => Math.round(v * 10) / 10;
 	const usual = [];
 	for (let day = now - BACK; day <= now + AHEAD; day += 7) {

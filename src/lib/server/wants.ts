@@ -4,14 +4,16 @@ import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
-import { modelOf, wantParts } from './model.js';
+import { Kept } from './kept.js';
+import { modelOf, shortOf, stateOf, wantParts } from './model.js';
 import type { Model } from './model.js';
-import { protectionOf } from './checks.js';
+import { snapshotOf } from './snapshot.js';
+import type { Snapshot } from './snapshot.js';
 import * as state from './store/state.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
-import { inHand } from '$lib/core/ledger/index.js';
+import { inHand, protectionOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { mayMultiply } from '$lib/core/material/protection.js';
 import { canGive, takingOf } from '$lib/core/material/capacity.js';
@@ -61,20 +63,27 @@ export interface WantView {
 /** `brief` leaves out what the odds hang on and what they are without plans: the odds are the same. */
 export async function wantViews(garden: Garden, only?: string, { brief = false } = {}): Promise<WantView[]> {
 	const db = database();
-	const rows = (await state.wants(db, garden.id)).filter((w) => (only ? w.id === only : true));
-	const [m, batches, stocks] = await Promise.all([
+	const { wants, stocks } = await snapshotOf(garden.id);
+	const rows = wants.filter((w) => (only ? w.id === only : true));
+	const [m, batches] = await Promise.all([
 		modelOf(garden),
 		state.batchesOfWants(
 			db,
 			garden.id,
 			rows.map((w) => w.id)
-		),
-		state.stocks(db, garden.id)
+		)
 	]);
 	const { kinds, today: now } = m;
+	const ofWant = new Map<string, Batch[]>(rows.map((w) => [w.id, []]));
+	for (const b of batches) ofWant.get(b.wantId ?? '')?.push(b);
 
 	return rows.map((w): WantView => {
-		const mine = batches.filter((b) => b.wantId === w.id);
+		const mine = ofWant.get(w.id)!;
+		// An entry about something else leaves its odds as they are.
+		return views.of(shortOf([m.garden.id, m.state, brief, w, leansOn(m, w, mine, stocks)]), () => viewed(w, mine));
+	});
+
+	function viewed(w: state.WantRow, mine: readonly Batch[]): WantView {
 		const due = dayNumber(w.due);
 		const kind = kinds.get(w.kind_id);
 		// The parent under shelter counts as well when the aim is to keep one alive.
@@ -152,8 +161,18 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 				inTime: f.inTime
 			}))
 		};
-	});
+	}
 }
+
+const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches.length * 300);
+
+/** What the odds of a want hang on besides the season: its batches, what others of their ways have taught, its parents. */
+const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: readonly state.StockRow[]) => [
+	mine.map((b) => [b.id, b.version]),
+	[...new Set(mine.map((b) => b.wayId))].map((way) => m.record.of(w.kind_id, way)),
+	m.kinds.get(w.kind_id),
+	w.purpose === 'keep' ? stocks.filter((s) => s.kind_id === w.kind_id) : null
+];
 
 /** What comes of the parents of a kind by a day, where they stand or are best brought. */
 function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: DayNumber) {
@@ -218,21 +237,36 @@ export interface WantPlan {
 
 /** Plans a want from one of its stocks (the first that may be multiplied, if none is named). */
 export async function planWant(garden: Garden, wantId: string, stockId: string | null): Promise<WantPlan | null> {
-	const db = database();
-	const want = (await state.wants(db, garden.id)).find((w) => w.id === wantId);
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const want = snapshot.wants.find((w) => w.id === wantId);
 	if (!want) return null;
-	const m = await modelOf(garden);
+	const made = await plans.waited(`${stateOf(m, snapshot)} ${wantId} ${stockId}`, async () => ({
+		plan: await planned(m, snapshot, want, stockId)
+	}));
+	return made.plan;
+}
+
+const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000);
+
+async function planned(
+	m: Model,
+	{ stocks: all, living }: Snapshot,
+	want: state.WantRow,
+	stockId: string | null
+): Promise<WantPlan | null> {
+	const { garden } = m;
+	const db = database();
 	const kind = m.kinds.get(want.kind_id);
 	if (!kind) return null;
-	const stocks = (await state.stocks(db, garden.id)).filter((s) => s.kind_id === kind.id && !s.gone_on);
-	const [taken, ofWant, inHandNow] = await Promise.all([
+	const stocks = all.filter((s) => s.kind_id === kind.id && !s.gone_on);
+	const inHandNow = living.filter((b) => b.status === 'growing');
+	const [taken, ofWant] = await Promise.all([
 		state.batchesFrom(
 			db,
 			garden.id,
 			stocks.map((s) => s.id)
 		),
-		state.batchesOfWants(db, garden.id, [want.id]),
-		state.batches(db, garden.id, ['growing'])
+		state.batchesOfWants(db, garden.id, [want.id])
 	]);
 	const places = m.places.filter((p) => !p.closed);
 	const choices = stocks.map((s): StockChoice => {

@@ -21,9 +21,9 @@ import * as weather from './store/weather.js';
 import { importRecord, importSchema } from './weather.js';
 import type { ImportBody } from './weather.js';
 import { stripWeather } from './strip.js';
-import { weatherView } from './weatherView.js';
+import { weatherShown } from './weatherView.js';
 import { windowView } from './windows.js';
-import { yearView } from './yearView.js';
+import { yearShown } from './yearView.js';
 import { addDays, dayNumber } from '$lib/core/dates.js';
 import { daysOf } from '$lib/core/season/record.js';
 
@@ -93,7 +93,7 @@ describe('a record taken in', () => {
 		expect((await importRecord(before, 'test', body)).ok).toBe(true);
 		const after = await garden();
 		expect(after.base.made).toBe(false);
-		expect(after.base.rc.years).toEqual([2012, 2013, 2014, 2015]);
+		expect(after.base.recordClimate.years).toEqual([2012, 2013, 2014, 2015]);
 		expect(after.climate.coldestC).toBeGreaterThan(-9);
 		expect(daysOf(after.base.record)).toHaveLength(1461);
 		// The kinds' windows moved with it: a maritime spring begins earlier than a mountain one.
@@ -127,7 +127,7 @@ describe('a record taken in', () => {
 		};
 		expect((await importRecord(g, 'test', week)).ok).toBe(true);
 		const after = await garden();
-		expect(after.base.rc.years).toEqual(g.base.rc.years);
+		expect(after.base.recordClimate.years).toEqual(g.base.recordClimate.years);
 		expect(after.base.recent.find((d) => d.day === dayNumber(first))).toMatchObject({ low: 5.1, high: 15.1 });
 		expect((await seasonOf(after)).sky.on(dayNumber(first))).toMatchObject({ low: 5.1, from: 'observed' });
 		await undo({ gardenId: g.id, actor: 'test', today: TODAY }, week.id, uuidv7());
@@ -209,7 +209,7 @@ describe('the weather station', () => {
 			expect(after.trouble).toMatch(sentence);
 			expect(after.forecast).toEqual(before.forecast);
 			expect(after.ok_at).toEqual(before.ok_at);
-			const view = await weatherView(await garden(), dayNumber(TODAY), null);
+			const view = await weatherShown(await garden(), dayNumber(TODAY), null);
 			expect(view.station.trouble).toMatch(sentence);
 			expect(view.nights).toHaveLength(10);
 		});
@@ -266,7 +266,7 @@ describe('gardens at the edges of the earth', () => {
 			for (const ahead of [0, 100, 200, 300]) {
 				const day = dayNumber(TODAY) + ahead;
 				expect((await roundOf(g, day)).stops).toEqual([]);
-				const view = await weatherView(g, day, 5);
+				const view = await weatherShown(g, day, 5);
 				expect(view.nights.every((n) => n.freeze >= 0 && n.freeze <= 1 && Number.isFinite(n.et0))).toBe(true);
 				expect(view.warmth.every((w) => Number.isFinite(w.here) && Number.isFinite(w.usual))).toBe(true);
 				expect(view.frost).toHaveLength(4);
@@ -279,7 +279,7 @@ describe('gardens at the edges of the earth', () => {
 					const view = windowView(season, w.window, kind, dayNumber(TODAY));
 					expect(view.values.every((v) => v >= 0 && v <= 1)).toBe(true);
 				}
-			const year = await yearView(g, dayNumber(TODAY));
+			const year = await yearShown(g, dayNumber(TODAY));
 			expect(year.points.every((p) => p.frost >= 0 && p.frost <= 1 && p.light >= 0 && p.light <= 24)).toBe(true);
 			process.env.SURCULUS_STAND_INS = `weather-station=${address}`;
 		});

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Garden } from './context.js';
 import { record } from './ledger.js';
 import type { Recorded } from './ledger.js';
-import { no, attempt } from './refusal.js';
+import { asResult, refuseWith } from './refusal.js';
 import * as weather from './store/weather.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { Result } from '$lib/core/result.js';
@@ -35,16 +35,16 @@ export async function importRecord(
 	const first = dayNumber(body.first);
 	const at = (v: number | null | undefined) => (v === null || v === undefined ? null : v / 10);
 	const days: WeatherDay[] = [];
-	const read = await attempt(async () => {
+	const read = await asResult(async () => {
 		for (let i = 0; i < body.low.length; i++) {
 			const d = { day: first + i, low: at(body.low[i]), high: at(body.high[i]), rain: at(body.rain[i]) };
 			if (d.low === null && d.high === null && d.rain === null) continue;
 			const possible = possibleDay(d);
-			if (!possible.ok) no(possible.problem.code, `${isoOf(d.day)}: ${possible.problem.sentence}`, `day.${i}`);
-			if (d.day > dayNumber(garden.today)) no('weather.future', `${isoOf(d.day)} has not come yet.`, `day.${i}`);
+			if (!possible.ok) refuseWith(possible.problem.code, `${isoOf(d.day)}: ${possible.problem.sentence}`, `day.${i}`);
+			if (d.day > dayNumber(garden.today)) refuseWith('weather.future', `${isoOf(d.day)} has not come yet.`, `day.${i}`);
 			days.push(d);
 		}
-		if (days.length === 0) no('weather.empty', 'There is no day with a figure in it.');
+		if (days.length === 0) refuseWith('weather.empty', 'There is no day with a figure in it.');
 	});
 	if (!read.ok) return read;
 	return record(

@@ -15,7 +15,7 @@ import { gaps, highOn, lowOn } from '$lib/core/season/record.js';
 export const THRESHOLDS = [0, -2.2, 2] as const;
 const QS = [0.1, 0.5, 0.9] as const;
 
-export async function weatherView(garden: Garden, day: DayNumber, extra: number | null) {
+export async function weatherShown(garden: Garden, day: DayNumber, extra: number | null) {
 	const db = database();
 	const [season, imports, readings, places] = await Promise.all([
 		seasonOf(garden),
@@ -23,11 +23,11 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 		weather.lastReadings(db, garden.id),
 		state.places(db, garden.id)
 	]);
-	const { record, rc, made, tooShort } = garden.base;
+	const { record, recordClimate, made, tooShort } = garden.base;
 	const now = dayNumber(garden.today);
 	const thresholds = [...THRESHOLDS, ...(extra === null || THRESHOLDS.some((t) => t === extra) ? [] : [extra])];
 	const frost = thresholds.map((t) => {
-		const f = frostDates(record, t, rc.middle);
+		const f = frostDates(record, t, recordClimate.middle);
 		const iso = (doy: number | null) => (doy === null ? null : isoOf(dayInYear(yearOf(now), doy)));
 		return {
 			threshold: t,
@@ -42,14 +42,14 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 	});
 
 	// Warmth since the middle of winter, chill since the middle of autumn: this year against the usual.
-	const summer = dayInYear(yearOf(day), rc.middle);
-	const winter = summer - 183 <= day ? summer - 183 : dayInYear(yearOf(day) - 1, rc.middle) - 183 + 365;
+	const summer = dayInYear(yearOf(day), recordClimate.middle);
+	const winter = summer - 183 <= day ? summer - 183 : dayInYear(yearOf(day) - 1, recordClimate.middle) - 183 + 365;
 	const since = winter <= day ? winter : winter - 365;
 	// The usual is the mean of the same sum in the years of the record: a sum of mean days would miss their spread.
 	const sums = (from: DayNumber, of: (low: number, high: number) => number) => {
 		let here = 0;
 		for (let d = from; d < day; d++) here += of(season.sky.on(d).low, season.sky.on(d).high);
-		const others = rc.years
+		const others = recordClimate.years
 			.map((y) => dayInYear(y, dayOfYear(from)))
 			.flatMap((begin) => {
 				let sum = 0;
@@ -84,8 +84,8 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 		const seen = season.observed.find((o) => o.day === d);
 		return {
 			day: isoOf(d),
-			normalLow: rc.normals.low[i]!,
-			normalHigh: rc.normals.high[i]!,
+			normalLow: recordClimate.normals.low[i]!,
+			normalHigh: recordClimate.normals.high[i]!,
 			low: seen?.low ?? null,
 			high: seen?.high ?? null
 		};
@@ -113,19 +113,19 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 			imports,
 			from: isoOf(record.first),
 			to: isoOf(record.first + record.low.length - 1),
-			years: rc.years.length,
+			years: recordClimate.years.length,
 			gapDays: holes.reduce((s, g) => s + g.days, 0),
 			frostFrom: made || garden.data.frost_from === 'own' ? ('own' as const) : ('record' as const)
 		},
 		station: season.station,
 		frost,
-		coldestC: rc.coldestC,
+		coldestC: recordClimate.coldestC,
 		warmth,
 		since: isoOf(since),
 		chill,
 		sun: {
-			day: dayLength(rc.climate.latitude, rc.climate.longitude, day),
-			light: lightLength(rc.climate.latitude, rc.climate.longitude, day)
+			day: dayLength(recordClimate.climate.latitude, recordClimate.climate.longitude, day),
+			light: lightLength(recordClimate.climate.latitude, recordClimate.climate.longitude, day)
 		},
 		days,
 		fan,
@@ -138,8 +138,11 @@ export async function weatherView(garden: Garden, day: DayNumber, extra: number 
 			now: r.last_c,
 			at: r.last_at.toISOString()
 		})),
-		rains: rc.rains
-			? { start: isoOf(dayInYear(yearOf(now), rc.rains.start)), end: isoOf(dayInYear(yearOf(now), rc.rains.end)) }
+		rains: recordClimate.rains
+			? {
+					start: isoOf(dayInYear(yearOf(now), recordClimate.rains.start)),
+					end: isoOf(dayInYear(yearOf(now), recordClimate.rains.end))
+				}
 			: null
 	};
 }

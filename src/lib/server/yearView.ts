@@ -3,6 +3,7 @@ import { kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { seasonOf } from './season.js';
+import { snapshotOf } from './snapshot.js';
 import * as state from './store/state.js';
 import { wayLabel, windowView } from './windows.js';
 import { dayInYear, dayNumber, dayOfYear, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
@@ -16,16 +17,14 @@ const DAYS = 364;
 const YEARS_TOLD = 4;
 const MOST_TOLD = 400;
 
-export async function yearView(garden: Garden, day: DayNumber) {
+export async function yearShown(garden: Garden, day: DayNumber) {
 	const db = database();
 	const year = yearOf(day);
 	const from = dayInYear(year, 1);
-	const [season, kinds, stocks, wants, living, batches] = await Promise.all([
+	const [season, kinds, { stocks, wants, living }, batches] = await Promise.all([
 		seasonOf(garden),
 		kindsOf(garden),
-		state.stocks(db, garden.id),
-		state.wants(db, garden.id),
-		state.batches(db, garden.id, ['growing', 'planned']),
+		snapshotOf(garden.id),
 		state.batchesStruckSince(db, garden.id, isoOf(day - YEARS_TOLD * 366), MOST_TOLD)
 	]);
 	const grown = new Set([
@@ -33,7 +32,7 @@ export async function yearView(garden: Garden, day: DayNumber) {
 		...wants.filter((w) => !w.dropped_on).map((w) => w.kind_id),
 		...living.map((b) => b.kindId)
 	]);
-	const { normals } = garden.base.rc;
+	const { normals } = garden.base.recordClimate;
 	const points = Array.from({ length: DAYS / YEAR_STEP + 1 }, (_, i) => {
 		const d = from + i * YEAR_STEP;
 		const n = dayOfYear(d) - 1;
@@ -79,7 +78,7 @@ export async function yearView(garden: Garden, day: DayNumber) {
 		day: isoOf(day),
 		points,
 		rows,
-		years: garden.base.rc.years.length,
+		years: garden.base.recordClimate.years.length,
 		made: garden.base.made
 	};
 }

@@ -20,6 +20,18 @@ export interface CountGroup {
 	batches: readonly Tally[];
 }
 
+/** Equal counts together: many batches come to the same few. */
+function byCount(batches: readonly Tally[]): (Tally & { times: number })[] {
+	const found = new Map<string, Tally & { times: number }>();
+	for (const { passed, failed } of batches) {
+		const key = `${passed} ${failed}`;
+		const same = found.get(key);
+		if (same) same.times++;
+		else found.set(key, { passed, failed, times: 1 });
+	}
+	return [...found.values()];
+}
+
 /**
  * Posterior mean of ρ on a fixed list of values. The mean chance of each group is summed over; a group of one
  * batch tells nothing of how batches differ and is left out. 0.1 without any evidence.
@@ -27,7 +39,8 @@ export interface CountGroup {
 export function learnCorrelation(groups: readonly CountGroup[]): number {
 	const telling = groups
 		.map((g) => ({ nodes: meanNodes(g.prior, NARROW), batches: g.batches.filter((b) => b.passed + b.failed > 1) }))
-		.filter((g) => g.batches.length > 1);
+		.filter((g) => g.batches.length > 1)
+		.map((g) => ({ nodes: g.nodes, alike: byCount(g.batches) }));
 	if (telling.length === 0) return USUAL_CORRELATION;
 	const logs = VALUES.map((rho, v) => {
 		// Values lie unevenly: each stands for the stretch around it.
@@ -36,7 +49,9 @@ export function learnCorrelation(groups: readonly CountGroup[]): number {
 		log += ((1 - USUAL_CORRELATION) * PRIOR_WEIGHT - 1) * Math.log1p(-rho);
 		for (const g of telling) {
 			const told = g.nodes.map(
-				({ w, mu }) => Math.log(w) + g.batches.reduce((s, b) => s + logLikelihoodOfMean(mu, { alpha: 1, beta: 1, rho, ...b }), 0)
+				({ w, mu }) =>
+					Math.log(w) +
+					g.alike.reduce((s, { times, ...b }) => s + times * logLikelihoodOfMean(mu, { alpha: 1, beta: 1, rho, ...b }), 0)
 			);
 			const best = Math.max(...told);
 			log += best + Math.log(told.reduce((s, l) => s + Math.exp(l - best), 0));

@@ -6,7 +6,7 @@ import { inHand, num } from './batch.js';
 import type { Batch } from './batch.js';
 import { countAt, seenAlive, takeOf, tidied } from './cohorts.js';
 import type { Cohort, CohortStage } from './cohorts.js';
-import type { EntryData } from './entries.js';
+import type { Checked } from './kinds/batch/checked.js';
 import { countedRooted, diedUnrooted, goneUnrooted, sawSign } from './rootingRecord.js';
 import { markCells } from './tray.js';
 
@@ -56,7 +56,7 @@ export function loseToWinter(b: Batch, count: number): void {
 	goneUnrooted(b.rootRecord, lost.unrooted);
 }
 
-export function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Result<Batch> {
+export function check(b: Batch, d: Checked, on: string): Result<Batch> {
 	const have = inHand(b);
 	if (d.alive > have)
 		return refuse('batch.more-alive', `${b.code} had ${have} alive at the last count: ${d.alive} can't be alive now.`, 'alive');
@@ -101,7 +101,7 @@ export function check(b: Batch, d: EntryData<'batch.checked'>, on: string): Resu
 }
 
 /** A sign without a number was seen on one piece at least; more is not known. */
-function lookedAt(b: Batch, d: EntryData<'batch.checked'>, on: string): void {
+function lookedAt(b: Batch, d: Checked, on: string): void {
 	if (d.sign === 'none' && d.showing == null) return;
 	const looked = Math.min(b.unrooted, d.looked ?? (d.showing == null ? 1 : b.unrooted));
 	sawSign(b.rootRecord, { on, looked, showing: Math.min(looked, d.showing ?? looked), sign: d.sign });
@@ -136,7 +136,7 @@ function countRooted(b: Batch, rooted: number, lost: number, on: string): Result
 }
 
 /** Tapped cells must tell the same as the counts; then they are the tray's new marks. */
-function cellsFit(b: Batch, d: EntryData<'batch.checked'>, rootedBefore: number, lost: number): Result<true> {
+function cellsFit(b: Batch, d: Checked, rootedBefore: number, lost: number): Result<true> {
 	if (!b.tray) return refuse('tray.none', `${b.code} has not been laid out in a tray.`);
 	const { rooted, lost: gone } = d.cells!;
 	const rootedGone = gone.filter((i) => b.tray!.cells[i] === 'r').length;

@@ -3,6 +3,8 @@ export * from './code.js';
 export * from './cohorts.js';
 export * from './effective.js';
 export * from './entries.js';
+export * from './folds.js';
+export * from './rows.js';
 export * from './foldBatch.js';
 export * from './rootingRecord.js';
 export * from './split.js';

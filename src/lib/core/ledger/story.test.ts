@@ -1,6 +1,6 @@
 /** Entries as data: what each kind takes and refuses; and stories told in full, counted by hand. */
 import { describe, expect, it } from 'vitest';
-import { entryData, ENTRY_WORDS, foldBatch, inHand, subjectOf } from './index.js';
+import { KINDS, foldBatch, inHand, subjectOf } from './index.js';
 import type { AnyEntry, EntryData, EntryKind } from './index.js';
 
 const ID = '0190a8f0-0000-7000-8000-000000000001';
@@ -18,8 +18,8 @@ const told = (...entries: AnyEntry[]) => {
 
 describe('entries', () => {
 	it('each have a word, a subject and a shape', () => {
-		for (const kind of Object.keys(entryData) as EntryKind[]) {
-			expect(ENTRY_WORDS[kind]).toBeTruthy();
+		for (const kind of Object.keys(KINDS) as EntryKind[]) {
+			expect(KINDS[kind].words).toBeTruthy();
 			expect([
 				'garden',
 				'place',
@@ -73,7 +73,7 @@ describe('entries', () => {
 			['place.set', { name: 'Frame', kind: 'frame', light: 'bright', low_c: null, high_c: 1, room_cm2: 0, walk: 0 }, true]
 		];
 		for (const [kind, data, right] of tries) {
-			const parsed = entryData[kind].safeParse(data);
+			const parsed = KINDS[kind].data.safeParse(data);
 			expect(parsed.success, `${kind} ${JSON.stringify(data)}`).toBe(right);
 			if (!parsed.success) expect(parsed.error.issues[0]!.message.length).toBeGreaterThan(5);
 		}
@@ -97,7 +97,7 @@ describe('entries', () => {
 			away: [{ from: '2027-01-01', to: '2027-01-01' }],
 			guessed: []
 		};
-		const right = (over: Record<string, unknown>) => entryData['garden.set'].safeParse({ ...garden, ...over }).success;
+		const right = (over: Record<string, unknown>) => KINDS['garden.set'].data.safeParse({ ...garden, ...over }).success;
 		expect(right({})).toBe(true);
 		for (const over of [
 			{ latitude: 91 },

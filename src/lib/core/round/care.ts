@@ -159,7 +159,9 @@ export function atOnePlace(dues: readonly CareDue[], today: DayNumber): CareTask
 	const groups = new Map<string, CareDue[]>();
 	for (const d of dues) {
 		const key = `${d.care} ${d.placeId}`;
-		groups.set(key, [...(groups.get(key) ?? []), d]);
+		const group = groups.get(key);
+		if (group) group.push(d);
+		else groups.set(key, [d]);
 	}
 	return [...groups.values()].map((list) => {
 		list.sort((a, b) => a.due - b.due);

@@ -22,13 +22,13 @@ import type { PotOfWater } from './watering.js';
 
 const TODAY = dayNumber('2026-09-05');
 const record = madeRecord(north, TODAY);
-const rc = climateOfRecord(record, north)!;
+const recordClimate = climateOfRecord(record, north)!;
 const members = (days: { low: number; high: number; rain: number }[], spread = 0.5): Forecast => ({
 	from: TODAY,
 	members: Array.from({ length: 20 }, (_, k) => days.map((d) => ({ ...d, low: d.low + spread * (k / 10 - 1), high: d.high })))
 });
 const week = (d: { low: number; high: number; rain: number }, n = 10) => Array.from({ length: n }, () => ({ ...d }));
-const calm = skyOf(record, rc, [], members(week({ low: 9, high: 20, rain: 0 })), TODAY);
+const calm = skyOf(record, recordClimate, [], members(week({ low: 9, high: 20, rain: 0 })), TODAY);
 const say = (c: number) => `${c} °C`;
 
 const pot: PotOfWater = { litres: 0.42, area: 81, indoors: false, covered: false, unrooted: false, resting: false };
@@ -36,14 +36,14 @@ const pot: PotOfWater = { litres: 0.42, area: 81, indoors: false, covered: false
 describe('the water of a pot', () => {
 	it('a 9 cm pot on a summer bench wants water within days, in a room within a fortnight (common practice, no source)', () => {
 		const july = dayInYear(2026, 196);
-		const summer = skyOf(record, rc, [], null, july);
+		const summer = skyOf(record, recordClimate, [], null, july);
 		expect(dryOn(pot, july, summer)! - july).toBeLessThanOrEqual(5);
 		expect(dryOn({ ...pot, indoors: true }, july, summer)! - july).toBeGreaterThan(3);
 		expect(dryOn({ ...pot, indoors: true }, july, summer)! - july).toBeLessThanOrEqual(14);
 	});
 	it('covered leaf cuttings want none for a month (common practice, no source)', () => {
 		const july = dayInYear(2026, 196);
-		const summer = skyOf(record, rc, [], null, july);
+		const summer = skyOf(record, recordClimate, [], null, july);
 		const tray = { ...pot, litres: 4.5, area: 850, covered: true, unrooted: true, indoors: true };
 		const dry = dryOn(tray, july, summer);
 		expect(dry === null || dry - july >= 30).toBe(true);
@@ -52,7 +52,7 @@ describe('the water of a pot', () => {
 		expect(dryOn({ ...pot, indoors: true, resting: true }, TODAY, calm)!).toBeGreaterThan(
 			dryOn({ ...pot, indoors: true }, TODAY, calm)!
 		);
-		const wet = skyOf(record, rc, [], members(week({ low: 9, high: 15, rain: 6 })), TODAY);
+		const wet = skyOf(record, recordClimate, [], members(week({ low: 9, high: 15, rain: 6 })), TODAY);
 		expect(dryOn(pot, TODAY, wet)! - TODAY).toBeGreaterThan(dryOn(pot, TODAY, calm)! - TODAY);
 		expect(dryOn({ ...pot, litres: 0 }, TODAY, calm)).toBeNull();
 	});
@@ -179,7 +179,7 @@ describe('care', () => {
 		const feed = rule({ id: 'feed', season: 'growth' });
 		const winter = dayNumber('2027-01-10');
 		expect(
-			careOf(setting({ sky: skyOf(record, rc, [], null, winter) }), [feed], winter, winter + 20).map((d) => d.care)
+			careOf(setting({ sky: skyOf(record, recordClimate, [], null, winter) }), [feed], winter, winter + 20).map((d) => d.care)
 		).not.toContain('feed');
 	});
 	it('what is done once is not asked for again, and an empty or ended batch asks for nothing', () => {
@@ -216,7 +216,7 @@ const out = (over: Partial<Outdoors> = {}): Outdoors => ({
 describe('triggers', () => {
 	it('nights under the limit in the forecast call the pots in, with odds, minutes and both costs', () => {
 		const coldWeek = members([...week({ low: 12, high: 20, rain: 0 }, 3), ...week({ low: 5, high: 15, rain: 0 }, 7)]);
-		const sky = skyOf(record, rc, [], coldWeek, TODAY);
+		const sky = skyOf(record, recordClimate, [], coldWeek, TODAY);
 		const [t] = bringIn([out(), out({ id: 's2', count: 3 })], TODAY, TODAY + 60, sky, null, say);
 		expect(t).toMatchObject({ kind: 'shelter', count: 12, placeId: 'terrace', targets: ['s1', 's2'] });
 		expect(t!.by).toBeGreaterThanOrEqual(TODAY);
@@ -226,7 +226,7 @@ describe('triggers', () => {
 		expect(t!.ifMissed && t!.ifNeedless).toBeTruthy();
 	});
 	it('without a forecast the usual year tells the day, the earlier the more tender', () => {
-		const usual = skyOf(record, rc, [], null, TODAY);
+		const usual = skyOf(record, recordClimate, [], null, TODAY);
 		const by = (limitC: number) => bringIn([out({ limitC })], TODAY, TODAY + 120, usual, null, say)[0]!.by;
 		expect(by(10)).toBeLessThanOrEqual(by(5));
 		expect(by(5)).toBeLessThan(by(0));
@@ -234,44 +234,44 @@ describe('triggers', () => {
 		expect(bringIn([out({ movable: false })], TODAY, TODAY + 120, usual, null, say)).toEqual([]);
 	});
 	it('inside and outside are closest in autumn, the earlier the warmer the room', () => {
-		const warm = closestDay(rc.normals, rc.middle, 15)!;
-		const cool = closestDay(rc.normals, rc.middle, 8)!;
+		const warm = closestDay(recordClimate.normals, recordClimate.middle, 15)!;
+		const cool = closestDay(recordClimate.normals, recordClimate.middle, 8)!;
 		expect(warm).toBeGreaterThan(220);
 		expect(cool).toBeGreaterThan(warm);
-		expect(closestDay(rc.normals, rc.middle, -60)).toBeNull();
+		expect(closestDay(recordClimate.normals, recordClimate.middle, -60)).toBeNull();
 	});
 	it('a frost tonight asks for a cover, and not without a forecast', () => {
-		const frost = skyOf(record, rc, [], members(week({ low: -2, high: 9, rain: 0 })), TODAY);
+		const frost = skyOf(record, recordClimate, [], members(week({ low: -2, high: 9, rain: 0 })), TODAY);
 		const [t] = coverTonight([out({ movable: false, limitC: 0 })], TODAY, frost, say);
 		expect(t).toMatchObject({ kind: 'cover', from: TODAY, by: TODAY });
 		expect(t!.chance).toBeGreaterThan(0.9);
 		expect(coverTonight([out({ limitC: -20 })], TODAY, frost, say)).toEqual([]);
-		expect(coverTonight([out()], TODAY, skyOf(record, rc, [], null, TODAY), say)).toEqual([]);
+		expect(coverTonight([out()], TODAY, skyOf(record, recordClimate, [], null, TODAY), say)).toEqual([]);
 	});
 	it('hardening goes by steps and pauses on a cold night', () => {
 		const t = { ...out({ limitC: 2 }), plantOn: TODAY + 8 };
 		expect(hardenOff([t], TODAY, TODAY + 6, calm, say)[0]!.say).toContain('day 5 of 12');
-		const cold = skyOf(record, rc, [], members(week({ low: 1, high: 9, rain: 0 })), TODAY);
+		const cold = skyOf(record, recordClimate, [], members(week({ low: 1, high: 9, rain: 0 })), TODAY);
 		expect(hardenOff([t], TODAY, TODAY + 6, cold, say)[0]!.say).toContain('Pause');
 		expect(hardenOff([{ ...t, plantOn: TODAY + 60 }], TODAY, TODAY + 6, calm, say)).toEqual([]);
 	});
 	it('heat touches what has no roots; dull damp days and rain are found', () => {
-		const hot = skyOf(record, rc, [], members(week({ low: 19, high: 34, rain: 0 })), TODAY);
+		const hot = skyOf(record, recordClimate, [], members(week({ low: 19, high: 34, rain: 0 })), TODAY);
 		expect(heatAhead([out()], TODAY, hot, say)).toHaveLength(1);
 		expect(heatAhead([], TODAY, hot, say)).toEqual([]);
 		expect(heatAhead([out()], TODAY, calm, say)).toEqual([]);
-		const dull = skyOf(record, rc, [], members(week({ low: 8, high: 14, rain: 3 })), TODAY);
+		const dull = skyOf(record, recordClimate, [], members(week({ low: 8, high: 14, rain: 3 })), TODAY);
 		expect(dampDays(TODAY, dull)).toHaveLength(7);
 		expect(dampDays(TODAY, hot)).toEqual([]);
 		expect(rainTomorrow(TODAY, dull)).toBe(1);
 		expect(rainTomorrow(TODAY, hot)).toBe(0);
-		expect(rainTomorrow(TODAY, skyOf(record, rc, [], null, TODAY))).toBeNull();
+		expect(rainTomorrow(TODAY, skyOf(record, recordClimate, [], null, TODAY))).toBeNull();
 	});
 	it('soil is fit when thawed and drained', () => {
 		const days = (low: number, rain: number) =>
 			skyOf(
 				record,
-				rc,
+				recordClimate,
 				Array.from({ length: 12 }, (_, n) => ({ day: TODAY - 1 - n, low, high: low + 8, rain })),
 				null,
 				TODAY
@@ -286,7 +286,7 @@ describe('the sky', () => {
 	it('prefers what was seen, then what is told, then what is usual', () => {
 		const sky: SkyOf = skyOf(
 			record,
-			rc,
+			recordClimate,
 			[{ day: TODAY - 1, low: 3, high: 12, rain: 1 }],
 			members(week({ low: 6, high: 18, rain: 0 }), 0),
 			TODAY

@@ -21,7 +21,7 @@ export interface SkyOf {
 
 export function skyOf(
 	record: DailyRecord,
-	rc: RecordClimate,
+	recordClimate: RecordClimate,
 	observed: readonly WeatherDay[],
 	forecast: Forecast | null,
 	today: DayNumber
@@ -39,7 +39,11 @@ export function skyOf(
 	const reckon: SkyOf['on'] = (day) => {
 		const o = day < today ? seen.get(day) : undefined;
 		const i = dayOfYear(day) - 1;
-		const usual = { low: rc.normals.low[i]!, high: rc.normals.high[i]!, rain: rc.normals.rain[i]! };
+		const usual = {
+			low: recordClimate.normals.low[i]!,
+			high: recordClimate.normals.high[i]!,
+			rain: recordClimate.normals.rain[i]!
+		};
 		if (o) return { low: o.low ?? usual.low, high: o.high ?? usual.high, rain: o.rain ?? usual.rain, from: 'observed' };
 		const told = memberDay(day);
 		if (told.length === 0) return { ...usual, from: 'usual' };
@@ -54,7 +58,7 @@ export function skyOf(
 			let mm = drying.get(day);
 			if (mm === undefined) {
 				const d = on(day);
-				mm = hargreaves(d.low, d.high, extraterrestrial(rc.climate.latitude, dayOfYear(day)));
+				mm = hargreaves(d.low, d.high, extraterrestrial(recordClimate.climate.latitude, dayOfYear(day)));
 				drying.set(day, mm);
 			}
 			return mm;

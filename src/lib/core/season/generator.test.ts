@@ -130,7 +130,7 @@ describe('a record made for a garden', () => {
 		expect(Math.abs(((warmMiddle(south) + f.last.mean + 365) % 365) - south.lastFrost!.doy)).toBeLessThan(15);
 		const warm = madeRecord(tropics, today);
 		expect(Math.min(...warm.low)).toBeGreaterThan(5);
-		const rc = climateOfRecord(warm, tropics)!;
-		expect(rc.climate.lastFrost).toBeNull();
+		const recordClimate = climateOfRecord(warm, tropics)!;
+		expect(recordClimate.climate.lastFrost).toBeNull();
 	});
 });

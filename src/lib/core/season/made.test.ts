@@ -29,13 +29,13 @@ describe('a made record', () => {
 		'%s: frosts and coldest nights come back, and every year has them',
 		(_, latitude, coldest, last, first, sd) => {
 			const c = climate(latitude, coldest, last, first, sd);
-			const rc = climateOfRecord(madeRecord(c, now), c)!;
-			expect(apart(rc.climate.lastFrost!.doy, last)).toBeLessThanOrEqual(2);
-			expect(apart(rc.climate.firstFrost!.doy, first)).toBeLessThanOrEqual(2);
-			expect(Math.abs(rc.climate.lastFrost!.sd - sd)).toBeLessThanOrEqual(2);
-			expect(Math.abs(rc.climate.firstFrost!.sd - sd)).toBeLessThanOrEqual(2);
-			expect(rc.climate.lastFrost!.share).toBe(1);
-			expect(Math.abs(rc.coldestC - coldest)).toBeLessThan(1);
+			const recordClimate = climateOfRecord(madeRecord(c, now), c)!;
+			expect(apart(recordClimate.climate.lastFrost!.doy, last)).toBeLessThanOrEqual(2);
+			expect(apart(recordClimate.climate.firstFrost!.doy, first)).toBeLessThanOrEqual(2);
+			expect(Math.abs(recordClimate.climate.lastFrost!.sd - sd)).toBeLessThanOrEqual(2);
+			expect(Math.abs(recordClimate.climate.firstFrost!.sd - sd)).toBeLessThanOrEqual(2);
+			expect(recordClimate.climate.lastFrost!.share).toBe(1);
+			expect(Math.abs(recordClimate.coldestC - coldest)).toBeLessThan(1);
 		}
 	);
 	it('without frosts has none', () => {
@@ -52,9 +52,9 @@ describe('the years of a record as seasons', () => {
 	const c = climate(52, -17, 125, 285, 10);
 	const now = dayNumber('2027-05-01');
 	const record = madeRecord(c, now);
-	const rc = climateOfRecord(record, c)!;
-	const ever = scenariosOf(record, rc, 2027, null);
-	const seasons = seasonsOfRecord({ rc, now: ever, ever }, { id: 'x', habit: 'tender', bloom: null });
+	const recordClimate = climateOfRecord(record, c)!;
+	const ever = scenariosOf(record, recordClimate, 2027, null);
+	const seasons = seasonsOfRecord({ recordClimate, now: ever, ever }, { id: 'x', habit: 'tender', bloom: null });
 
 	it('has one last and one first frost a year for seven years, spread as the record is', () => {
 		const lasts = seasons.flatMap((s) => s.frostsIn(dayNumber('2028-01-01'), dayNumber('2033-12-31')).last.length);

@@ -154,18 +154,18 @@ describe('frost dates, degree days and zone of two real cities, reckoned again b
 	for (const city of ['Seattle', 'New York'] as const) {
 		const days = vegaCity(city);
 		const record = recordOfDays(days.map((d) => ({ day: dayNumber(d.date), low: d.low, high: d.high, rain: d.rain })));
-		const rc = climateOfRecord(record, VEGA_AT[city])!;
+		const recordClimate = climateOfRecord(record, VEGA_AT[city])!;
 
 		it(`${city}: last and first frost of each year for three thresholds`, () => {
 			for (const threshold of [0, -2.2, 2]) {
-				const f = frostDates(record, threshold, rc.middle);
+				const f = frostDates(record, threshold, recordClimate.middle);
 				// Straight from the rows: the last such night in the half year before the middle of summer, the first after it.
 				const lasts: number[] = [];
 				const firsts: number[] = [];
 				for (const year of [2012, 2013, 2014, 2015]) {
 					const offsets = days
 						.filter((d) => d.low <= threshold)
-						.map((d) => dayNumber(d.date) - dayNumber(`${year}-01-01`) + 1 - rc.middle);
+						.map((d) => dayNumber(d.date) - dayNumber(`${year}-01-01`) + 1 - recordClimate.middle);
 					const before = offsets.filter((o) => o <= 0 && o > -183);
 					const after = offsets.filter((o) => o > 0 && o < 183);
 					if (before.length) lasts.push(Math.max(...before));
@@ -180,10 +180,10 @@ describe('frost dates, degree days and zone of two real cities, reckoned again b
 		});
 
 		it(`${city}: quantiles agree with jStat's, and lie in order`, () => {
-			const f = frostDates(record, 0, rc.middle);
+			const f = frostDates(record, 0, recordClimate.middle);
 			for (const q of [0.1, 0.5, 0.9]) {
 				expect(quantileOf(f.last.offsets, q)).toBeCloseTo(jStat.quantiles(f.last.offsets, [q], 1, 1)[0]!, 8);
-				expect(lastFrostBy(f, q, 'empirical')).toBe(Math.round(rc.middle + quantileOf(f.last.offsets, q)));
+				expect(lastFrostBy(f, q, 'empirical')).toBe(Math.round(recordClimate.middle + quantileOf(f.last.offsets, q)));
 			}
 			for (const how of ['empirical', 'fitted'] as const) {
 				expect(lastFrostBy(f, 0.1, how)!).toBeLessThanOrEqual(lastFrostBy(f, 0.5, how)!);
@@ -198,7 +198,7 @@ describe('frost dates, degree days and zone of two real cities, reckoned again b
 				const byHand = summer.reduce((sum, d) => sum + Math.max(0, (d.low + d.high) / 2 - base), 0);
 				expect(sumDegreeDays(record, dayNumber('2014-04-01'), dayNumber('2014-09-30'), base)).toBeCloseTo(byHand, 6);
 			}
-			const nights = coldestNights(record, rc.middle);
+			const nights = coldestNights(record, recordClimate.middle);
 			const byHand = [2013, 2014, 2015].map((y) =>
 				Math.min(...days.filter((d) => d.date >= `${y - 1}-08-01` && d.date < `${y}-07-01`).map((d) => d.low))
 			);

@@ -149,8 +149,8 @@ export interface Sharpening {
  * the autumn before last is known too. Years beyond either end of the
  * record are taken from its other end; what is missing is filled from the normals.
  */
-export function scenariosOf(r: DailyRecord, rc: RecordClimate, year: number, sharp: Sharpening | null): Scenario[] {
-	const years = rc.years.slice(-MOST_SCENARIOS);
+export function scenariosOf(r: DailyRecord, recordClimate: RecordClimate, year: number, sharp: Sharpening | null): Scenario[] {
+	const years = recordClimate.years.slice(-MOST_SCENARIOS);
 	const span = [year - 2, year - 1, year, year + 1] as const;
 	const first = dayInYear(span[0], 1);
 	const days = dayInYear(year + 2, 1) - first;
@@ -173,9 +173,9 @@ export function scenariosOf(r: DailyRecord, rc: RecordClimate, year: number, sha
 			}
 		}
 		for (let i = 0; i < days; i++) {
-			if (Number.isNaN(low[i]!)) low[i] = rc.normals.low[doys[i]! - 1]!;
-			if (Number.isNaN(high[i]!)) high[i] = rc.normals.high[doys[i]! - 1]!;
-			if (Number.isNaN(rain[i]!)) rain[i] = rc.normals.rain[doys[i]! - 1]!;
+			if (Number.isNaN(low[i]!)) low[i] = recordClimate.normals.low[doys[i]! - 1]!;
+			if (Number.isNaN(high[i]!)) high[i] = recordClimate.normals.high[doys[i]! - 1]!;
+			if (Number.isNaN(rain[i]!)) rain[i] = recordClimate.normals.rain[doys[i]! - 1]!;
 		}
 		if (sharp) overlay({ low, high, rain, first }, sharp, k);
 		return { first, year, years: span, low, high, rain, memo: new Map() };
@@ -198,9 +198,9 @@ function overlay(s: Pick<Scenario, 'low' | 'high' | 'rain' | 'first'>, sharp: Sh
 }
 
 /** Warm middles and the winters' middles before them, within the scenario. */
-function summers(s: Scenario, rc: RecordClimate): DayNumber[] {
+function summers(s: Scenario, recordClimate: RecordClimate): DayNumber[] {
 	return [...s.years, s.year + 2]
-		.map((y) => dayInYear(y, rc.middle))
+		.map((y) => dayInYear(y, recordClimate.middle))
 		.filter((d) => d - 183 >= s.first - 120 && d - 183 < s.first + s.low.length);
 }
 
@@ -224,8 +224,8 @@ export function dayOfSum(s: Scenario, from: DayNumber, base: number, sum: number
 }
 
 /** Every last (first) frost of the scenario; a winter without counts as over (begun) in its middle. */
-export function frostsIn(s: Scenario, rc: RecordClimate, side: 'last' | 'first', threshold = 0): DayNumber[] {
-	return summers(s, rc).flatMap((summer) => {
+export function frostsIn(s: Scenario, recordClimate: RecordClimate, side: 'last' | 'first', threshold = 0): DayNumber[] {
+	return summers(s, recordClimate).flatMap((summer) => {
 		const step = side === 'last' ? -1 : 1;
 		for (let n = side === 'last' ? 0 : 1; n < 183; n++) {
 			const low = at(s.low, s, summer + step * n);
@@ -237,15 +237,15 @@ export function frostsIn(s: Scenario, rc: RecordClimate, side: 'last' | 'first',
 	});
 }
 
-export function budBreaksIn(s: Scenario, rc: RecordClimate): DayNumber[] {
-	return summers(s, rc).flatMap((summer) => dayOfSum(s, summer - 182, 5, rc.budBreakSum) ?? []);
+export function budBreaksIn(s: Scenario, recordClimate: RecordClimate): DayNumber[] {
+	return summers(s, recordClimate).flatMap((summer) => dayOfSum(s, summer - 182, 5, recordClimate.budBreakSum) ?? []);
 }
 
 /** Half by the light, half by the cold: leaves fall about their usual day, moved by half of what the first frost is early or late. From memory. */
-export function leafFallsIn(s: Scenario, rc: RecordClimate): DayNumber[] {
-	const usual = rc.climate.firstFrost;
+export function leafFallsIn(s: Scenario, recordClimate: RecordClimate): DayNumber[] {
+	const usual = recordClimate.climate.firstFrost;
 	if (!usual) return [];
-	return frostsIn(s, rc, 'first').map((frost) => {
+	return frostsIn(s, recordClimate, 'first').map((frost) => {
 		const near = nearestDoy(frost, usual.doy);
 		return Math.round(near + LEAF_FALL_AFTER_FIRST_FROST + (frost - near) / 2);
 	});
@@ -254,9 +254,9 @@ export function leafFallsIn(s: Scenario, rc: RecordClimate): DayNumber[] {
 const SOIL_FREEZES_BELOW = SEASON.soilFreezes.value;
 
 /** First day after midsummer from which ten days are on average so cold. */
-export function soilFreezesIn(s: Scenario, rc: RecordClimate): DayNumber[] {
+export function soilFreezesIn(s: Scenario, recordClimate: RecordClimate): DayNumber[] {
 	const span = 10;
-	return summers(s, rc).flatMap((summer) => {
+	return summers(s, recordClimate).flatMap((summer) => {
 		let sum = 0;
 		for (let day = summer; day < summer + 240; day++) {
 			sum += (at(s.low, s, day) + at(s.high, s, day)) / 2;
@@ -268,9 +268,9 @@ export function soilFreezesIn(s: Scenario, rc: RecordClimate): DayNumber[] {
 	});
 }
 
-export function nightsAboveIn(s: Scenario, rc: RecordClimate, c: number): DayNumber[] {
+export function nightsAboveIn(s: Scenario, recordClimate: RecordClimate, c: number): DayNumber[] {
 	const span = 7;
-	return summers(s, rc).flatMap((summer) => {
+	return summers(s, recordClimate).flatMap((summer) => {
 		let sum = 0;
 		for (let day = summer - 183, n = 0; day < summer + 60; day++) {
 			const low = at(s.low, s, day);
@@ -287,8 +287,8 @@ export function nightsAboveIn(s: Scenario, rc: RecordClimate, c: number): DayNum
 	});
 }
 
-export function nightsBelowIn(s: Scenario, rc: RecordClimate, c: number): DayNumber[] {
-	return summers(s, rc).flatMap((summer) => {
+export function nightsBelowIn(s: Scenario, recordClimate: RecordClimate, c: number): DayNumber[] {
+	return summers(s, recordClimate).flatMap((summer) => {
 		for (let day = summer + 1; day < summer + 183; day++) {
 			if (Number.isNaN(at(s.low, s, day + 1))) return [];
 			if (at(s.low, s, day) <= c && at(s.low, s, day + 1) <= c) return [day];
@@ -326,11 +326,11 @@ export function dayLengthsIn(s: Scenario, latitude: number, hours: number, going
 }
 
 /** Rains begin (end) when twenty days bring more (less) than their share of the year's mean, nearest to the usual day. */
-export function rainsIn(s: Scenario, rc: RecordClimate, edge: 'start' | 'end'): DayNumber[] {
-	if (!rc.rains) return [];
+export function rainsIn(s: Scenario, recordClimate: RecordClimate, edge: 'start' | 'end'): DayNumber[] {
+	if (!recordClimate.rains) return [];
 	const span = 20;
-	const share = (rc.normals.rain.reduce((t, v) => t + v, 0) / 366) * span;
-	const usual = rc.rains[edge];
+	const share = (recordClimate.normals.rain.reduce((t, v) => t + v, 0) / 366) * span;
+	const usual = recordClimate.rains[edge];
 	const found: DayNumber[] = [];
 	for (const y of s.years) {
 		const about = dayInYear(y, usual);
@@ -353,8 +353,16 @@ export function rainsIn(s: Scenario, rc: RecordClimate, edge: 'start' | 'end'): 
 }
 
 /** The day by which frost has a chance left, the same in every scenario: it is a fact of the climate. */
-export function frostChancesIn(s: Scenario, rc: RecordClimate, chance: number, side: 'spring' | 'autumn'): DayNumber[] {
-	const doy = side === 'spring' ? lastFrostBy(rc.frost, 1 - chance, 'fitted') : firstFrostBy(rc.frost, chance, 'fitted');
+export function frostChancesIn(
+	s: Scenario,
+	recordClimate: RecordClimate,
+	chance: number,
+	side: 'spring' | 'autumn'
+): DayNumber[] {
+	const doy =
+		side === 'spring'
+			? lastFrostBy(recordClimate.frost, 1 - chance, 'fitted')
+			: firstFrostBy(recordClimate.frost, chance, 'fitted');
 	if (doy === null) return [];
 	return s.years.map((y) => dayInYear(y, doy));
 }

@@ -116,7 +116,7 @@ export function chanceSeasons(c: Climate, count = 31): Season[] {
 }
 
 export interface RecordYears {
-	rc: RecordClimate;
+	recordClimate: RecordClimate;
 	/** As the year in hand may go, with what has been observed laid over; and as years go, without. */
 	now: readonly Scenario[];
 	ever: readonly Scenario[];
@@ -129,7 +129,11 @@ const STRIDE = 7;
  * A season for each year of the record. The year in hand is its scenario; later years follow other years of the
  * record, for no two summers running are the same.
  */
-export function seasonsOfRecord({ rc, now, ever }: RecordYears, kind: SeasonKind, sightings: readonly Sighting[] = []): Season[] {
+export function seasonsOfRecord(
+	{ recordClimate, now, ever }: RecordYears,
+	kind: SeasonKind,
+	sightings: readonly Sighting[] = []
+): Season[] {
 	const memo = new Map<string, Opening[]>();
 	/** What begins in the middle year of a scenario, or for the year in hand in the year before it too. */
 	const patterns = new Map<string, Opening[][]>();
@@ -153,19 +157,19 @@ export function seasonsOfRecord({ rc, now, ever }: RecordYears, kind: SeasonKind
 	const days = (at: readonly DayNumber[]): Opening[] => at.map((d) => ({ opens: d, closes: d, bestFrom: d, bestTo: d }));
 	return now.map((_, k): Season => ({
 		openings: (rule, from, to) =>
-			seasonal(JSON.stringify(rule), k, (s) => openingsIn(rule, s, rc, kind, sightings)).filter(
+			seasonal(JSON.stringify(rule), k, (s) => openingsIn(rule, s, recordClimate, kind, sightings)).filter(
 				(o) => o.closes >= from && o.opens <= to
 			),
 		standstills: (from, to) =>
-			seasonal('rest', k, (s) => restsIn(s, rc))
+			seasonal('rest', k, (s) => restsIn(s, recordClimate))
 				.filter((o) => o.closes >= from && o.opens <= to)
 				.map((o) => ({ from: o.opens, to: o.closes })),
 		frostsIn: (from, to) => {
 			const side = (which: 'last' | 'first') =>
-				seasonal(which, k, (s) => days(frostsIn(s, rc, which)))
+				seasonal(which, k, (s) => days(frostsIn(s, recordClimate, which)))
 					.map((o) => o.opens)
 					.filter((d) => d >= from && d <= to);
-			return rc.climate.lastFrost ? { last: side('last'), first: side('first') } : { last: [], first: [] };
+			return recordClimate.climate.lastFrost ? { last: side('last'), first: side('first') } : { last: [], first: [] };
 		}
 	}));
 }
@@ -175,10 +179,10 @@ const YEARS_AHEAD = 7;
 const USUAL_REST = SEASON.rest.value;
 
 /** From leaf fall to bud break in one scenario; no rest in a winter in which buds break before the leaves are down. */
-function restsIn(s: Scenario, rc: RecordClimate): Opening[] {
-	if (!rc.climate.lastFrost) return [];
-	const breaks = budBreaksIn(s, rc);
-	return leafFallsIn(s, rc).flatMap((fall) => {
+function restsIn(s: Scenario, recordClimate: RecordClimate): Opening[] {
+	if (!recordClimate.climate.lastFrost) return [];
+	const breaks = budBreaksIn(s, recordClimate);
+	return leafFallsIn(s, recordClimate).flatMap((fall) => {
 		const usual = fall + USUAL_REST;
 		const to = breaks.reduce<DayNumber | null>((a, b) => (a === null || Math.abs(b - usual) < Math.abs(a - usual) ? b : a), null);
 		if (to === null || to <= fall || to - fall > 330) return [];

@@ -37,14 +37,18 @@ const semiRipe: WindowRule = {
 };
 
 interface World {
-	rc: RecordClimate;
+	recordClimate: RecordClimate;
 	scenarios: Scenario[];
 	sharpened(sharp: Sharpening): Scenario[];
 }
 function world(c: Climate): World {
 	const record = madeRecord(c, TODAY);
-	const rc = climateOfRecord(record, c)!;
-	return { rc, scenarios: scenariosOf(record, rc, 2026, null), sharpened: (sharp) => scenariosOf(record, rc, 2026, sharp) };
+	const recordClimate = climateOfRecord(record, c)!;
+	return {
+		recordClimate,
+		scenarios: scenariosOf(record, recordClimate, 2026, null),
+		sharpened: (sharp) => scenariosOf(record, recordClimate, 2026, sharp)
+	};
 }
 
 describe('windows that follow the season', () => {
@@ -54,12 +58,12 @@ describe('windows that follow the season', () => {
 		cold = world(north);
 		mild = world(south);
 	});
-	const usual = (w: World, m: Moment, kind = box) => momentOver(m, w.scenarios, w.rc, kind);
+	const usual = (w: World, m: Moment, kind = box) => momentOver(m, w.scenarios, w.recordClimate, kind);
 
 	it('shoots turn soft, semi-ripe and hard in that order every year, semi-ripe in June or July in the north (common practice, no source)', () => {
 		for (const s of cold.scenarios) {
 			const [soft, semi, hard] = (['soft', 'semi-ripe', 'hard'] as const).map((is) =>
-				momentsIn(by({ by: 'shoot', is }), s, cold.rc, box).find((d) => d >= dayInYear(2026, 60))!
+				momentsIn(by({ by: 'shoot', is }), s, cold.recordClimate, box).find((d) => d >= dayInYear(2026, 60))!
 			);
 			expect(soft).toBeLessThan(semi!);
 			expect(semi).toBeLessThan(hard!);
@@ -85,9 +89,9 @@ describe('windows that follow the season', () => {
 	it('degree days since midwinter on real days are those added up by hand', () => {
 		const days = vegaCity('New York').map((d) => ({ ...d, day: dayNumber(d.date) }));
 		const record = recordOfDays(days);
-		const rc = climateOfRecord(record, VEGA_AT['New York'])!;
-		const s = scenariosOf(record, rc, 2014, null)[2]!;
-		const from = dayInYear(2014, rc.middle) - 183;
+		const recordClimate = climateOfRecord(record, VEGA_AT['New York'])!;
+		const s = scenariosOf(record, recordClimate, 2014, null)[2]!;
+		const from = dayInYear(2014, recordClimate.middle) - 183;
 		let sum = 0;
 		let on = 0;
 		for (const d of days.filter((x) => x.day >= from)) {
@@ -97,7 +101,7 @@ describe('windows that follow the season', () => {
 				break;
 			}
 		}
-		const told = momentsIn(by({ by: 'degree_days', sum: 500, base: 10, since: 'midwinter' }), s, rc, box);
+		const told = momentsIn(by({ by: 'degree_days', sum: 500, base: 10, since: 'midwinter' }), s, recordClimate, box);
 		expect(told.map(isoOf)).toContain(isoOf(on));
 	});
 
@@ -107,15 +111,16 @@ describe('windows that follow the season', () => {
 			forecast: null,
 			observed: Array.from({ length: 150 }, (_, i) => {
 				const day = TODAY - 149 + i;
-				const n = cold.rc.normals;
+				const n = cold.recordClimate.normals;
 				const doy = day - dayInYear(2026, 1);
 				return { day, low: n.low[doy]! + shift, high: n.high[doy]! + shift, rain: 0 };
 			})
 		});
 		const opens = (shift: number) =>
-			windowOdds(semiRipe, cold.sharpened(spring(shift)), cold.rc, box).likely.find((l) => isoOf(l.opens.p50).startsWith('2026'))!
-				.opens;
-		const before = windowOdds(semiRipe, cold.scenarios, cold.rc, box).likely.find((l) =>
+			windowOdds(semiRipe, cold.sharpened(spring(shift)), cold.recordClimate, box).likely.find((l) =>
+				isoOf(l.opens.p50).startsWith('2026')
+			)!.opens;
+		const before = windowOdds(semiRipe, cold.scenarios, cold.recordClimate, box).likely.find((l) =>
 			isoOf(l.opens.p50).startsWith('2026')
 		)!.opens;
 		expect(opens(3).p50).toBeLessThan(opens(0).p50 - 3);
@@ -125,7 +130,7 @@ describe('windows that follow the season', () => {
 
 	it('what a person saw moves them at once, in its own season only', () => {
 		const seen = [{ event: 'semi-ripe' as const, day: dayNumber('2026-06-04') }];
-		const odds = windowOdds(semiRipe, cold.scenarios, cold.rc, box, seen);
+		const odds = windowOdds(semiRipe, cold.scenarios, cold.recordClimate, box, seen);
 		const [last, now, next] = odds.likely.map((l) => l.opens).slice(-3);
 		expect(now!.p10).toBe(dayNumber('2026-06-04'));
 		expect(now!.p90).toBe(dayNumber('2026-06-04'));
@@ -136,10 +141,10 @@ describe('windows that follow the season', () => {
 
 	it('flowers over and soil freezing lie where they must', () => {
 		const s = cold.scenarios[0]!;
-		const opens = momentsIn(iris.bloom!.opens, s, cold.rc, iris);
-		expect(momentsIn(by({ by: 'bloom_over' }, 7), s, cold.rc, iris)).toEqual(opens.map((d) => d + 35));
-		expect(momentsIn(by({ by: 'bloom_over' }), s, cold.rc, box)).toEqual([]);
-		for (const freeze of momentsIn(by({ by: 'soil_freeze' }), s, cold.rc, box)) {
+		const opens = momentsIn(iris.bloom!.opens, s, cold.recordClimate, iris);
+		expect(momentsIn(by({ by: 'bloom_over' }, 7), s, cold.recordClimate, iris)).toEqual(opens.map((d) => d + 35));
+		expect(momentsIn(by({ by: 'bloom_over' }), s, cold.recordClimate, box)).toEqual([]);
+		for (const freeze of momentsIn(by({ by: 'soil_freeze' }), s, cold.recordClimate, box)) {
 			const month = isoOf(freeze).slice(5, 7);
 			expect(['10', '11', '12', '01', '02']).toContain(month);
 		}
@@ -156,7 +161,7 @@ describe('windows that follow the season', () => {
 	});
 
 	it('suitability is the share of years, between 0 and 1, and 1 in the middle', () => {
-		const odds = windowOdds(semiRipe, cold.scenarios, cold.rc, box);
+		const odds = windowOdds(semiRipe, cold.scenarios, cold.recordClimate, box);
 		const now = odds.likely.find((l) => isoOf(l.opens.p50).startsWith('2026'))!;
 		expect(odds.on(Math.round((now.opens.p90 + now.closes.p10) / 2))).toBe(1);
 		expect(odds.on(dayNumber('2026-01-15'))).toBe(0);
@@ -190,11 +195,11 @@ describe('every rule in every climate', () => {
 				expect(seasonRule.safeParse(rule).success).toBe(true);
 				expect(sayMoment(by(rule, 14))).toMatch(/^2 weeks after .+/);
 				for (const s of w.scenarios.slice(0, 6)) {
-					const days = momentsIn(by(rule), s, w.rc, iris);
+					const days = momentsIn(by(rule), s, w.recordClimate, iris);
 					expect([...days].sort((a, b) => a - b)).toEqual(days);
 				}
 				const window: WindowRule = { opens: by(rule), closes: { from: 'longest_day', days: 40 }, no_frost: 'by_season' };
-				const odds = windowOdds(window, w.scenarios, w.rc, iris);
+				const odds = windowOdds(window, w.scenarios, w.recordClimate, iris);
 				for (const list of odds.byYear) for (const o of list) expect(o.closes).toBeGreaterThanOrEqual(o.opens);
 				expect(sayRule(window)).toContain('the longest day');
 			}
@@ -202,26 +207,26 @@ describe('every rule in every climate', () => {
 
 	it('a garden without frost keeps an all-year window open', () => {
 		const w = world(tropics);
-		const odds = windowOdds({ ...semiRipe, no_frost: 'all_year' }, w.scenarios, w.rc, box);
+		const odds = windowOdds({ ...semiRipe, no_frost: 'all_year' }, w.scenarios, w.recordClimate, box);
 		for (let day = TODAY - 90; day < TODAY + 450; day += 30) expect(odds.on(day)).toBe(1);
 	});
 
 	it('with a dry season, a window with the rains opens and shuts with them, for the planner as for the odds', () => {
 		const w = world({ ...tropics, latitude: 14 });
 		const rule: WindowRule = { ...semiRipe, no_frost: 'with_rains' };
-		const odds = windowOdds(rule, w.scenarios, w.rc, box);
-		const { start, end } = w.rc.rains!;
+		const odds = windowOdds(rule, w.scenarios, w.recordClimate, box);
+		const { start, end } = w.recordClimate.rains!;
 		const wet = dayInYear(2026, start + Math.round((((end - start + 365) % 365) as number) / 2));
 		expect(odds.on(wet)).toBeGreaterThan(0.9);
 		expect(odds.on(wet + 183)).toBeLessThan(0.2);
-		const [plain] = openings(rule, wet, wet, w.rc.climate);
+		const [plain] = openings(rule, wet, wet, w.recordClimate.climate);
 		expect(plain!.opens).toBeLessThanOrEqual(wet);
 		expect(plain!.closes - plain!.opens).toBe((end - start + 365) % 365);
 	});
 
 	it('finds wet and dry seasons near the equator, and none where rain falls all the year', () => {
-		expect(world({ ...tropics, latitude: 14 }).rc.rains).not.toBeNull();
-		expect(world(north).rc.rains).toBeNull();
+		expect(world({ ...tropics, latitude: 14 }).recordClimate.rains).not.toBeNull();
+		expect(world(north).recordClimate.rains).toBeNull();
 		const days = vegaCity('New York').map((d) => ({ ...d, day: dayNumber(d.date) }));
 		expect(climateOfRecord(recordOfDays(days), VEGA_AT['New York'])!.rains).toBeNull();
 	});

@@ -70,11 +70,11 @@ const eventOf = (m: Moment): SightingOf | null => {
 export function momentsIn(
 	m: Moment,
 	s: Scenario,
-	rc: RecordClimate,
+	recordClimate: RecordClimate,
 	kind: SeasonKind,
 	sightings: readonly Sighting[] = []
 ): DayNumber[] {
-	const days = whenTrue(m, s, rc, kind, sightings);
+	const days = whenTrue(m, s, recordClimate, kind, sightings);
 	const event = eventOf(m);
 	const seen = sightings.filter((x) => x.event === event);
 	const moved = seen.length === 0 ? days : moveTo(days, seen);
@@ -102,23 +102,30 @@ function once(s: Scenario, key: string, reckon: () => DayNumber[]): DayNumber[] 
 	return days;
 }
 
-function anchorsIn(anchor: Anchor, s: Scenario, rc: RecordClimate): DayNumber[] {
+function anchorsIn(anchor: Anchor, s: Scenario, recordClimate: RecordClimate): DayNumber[] {
 	return once(s, anchor, () => {
 		const { years } = s;
-		if (anchor === 'longest_day') return years.map((y) => dayInYear(y, turning(anchor, rc.climate).doy));
+		if (anchor === 'longest_day') return years.map((y) => dayInYear(y, turning(anchor, recordClimate.climate).doy));
 		// Without a winter the cool season stands in for it, the same each year.
-		if (!rc.climate.lastFrost) return years.map((y) => dayInYear(y, turning(anchor, rc.climate).doy));
-		if (anchor === 'last_frost') return frostsIn(s, rc, 'last');
-		if (anchor === 'first_frost') return frostsIn(s, rc, 'first');
-		return anchor === 'bud_break' ? budBreaksIn(s, rc) : leafFallsIn(s, rc);
+		if (!recordClimate.climate.lastFrost) return years.map((y) => dayInYear(y, turning(anchor, recordClimate.climate).doy));
+		if (anchor === 'last_frost') return frostsIn(s, recordClimate, 'last');
+		if (anchor === 'first_frost') return frostsIn(s, recordClimate, 'first');
+		return anchor === 'bud_break' ? budBreaksIn(s, recordClimate) : leafFallsIn(s, recordClimate);
 	});
 }
 
-function whenTrue(m: Moment, s: Scenario, rc: RecordClimate, kind: SeasonKind, sightings: readonly Sighting[]): DayNumber[] {
+function whenTrue(
+	m: Moment,
+	s: Scenario,
+	recordClimate: RecordClimate,
+	kind: SeasonKind,
+	sightings: readonly Sighting[]
+): DayNumber[] {
 	const rule = m.rule;
-	if (!rule) return anchorsIn(m.from, s, rc);
-	const buds = () => momentsIn({ from: 'bud_break', days: 0 }, s, rc, kind, sightings);
-	const blooms = () => (kind.bloom ? moveTo(momentsIn(kind.bloom.opens, s, rc, kind, sightings), seenAs('bloom')) : []);
+	if (!rule) return anchorsIn(m.from, s, recordClimate);
+	const buds = () => momentsIn({ from: 'bud_break', days: 0 }, s, recordClimate, kind, sightings);
+	const blooms = () =>
+		kind.bloom ? moveTo(momentsIn(kind.bloom.opens, s, recordClimate, kind, sightings), seenAs('bloom')) : [];
 	const seenAs = (event: SightingOf) => sightings.filter((x) => x.event === event);
 	switch (rule.by) {
 		case 'degree_days': {
@@ -128,29 +135,31 @@ function whenTrue(m: Moment, s: Scenario, rc: RecordClimate, kind: SeasonKind, s
 					: rule.since === 'bud_break'
 						? buds()
 						: rule.since === 'last_frost'
-							? anchorsIn('last_frost', s, rc)
-							: s.years.map((y) => dayInYear(y, rc.middle) - 183);
+							? anchorsIn('last_frost', s, recordClimate)
+							: s.years.map((y) => dayInYear(y, recordClimate.middle) - 183);
 			return since.flatMap((from) => dayOfSum(s, from, rule.base, rule.sum) ?? []);
 		}
 		case 'day_length':
-			return once(s, `light ${rule.hours} ${rule.going}`, () => dayLengthsIn(s, rc.climate.latitude, rule.hours, rule.going));
+			return once(s, `light ${rule.hours} ${rule.going}`, () =>
+				dayLengthsIn(s, recordClimate.climate.latitude, rule.hours, rule.going)
+			);
 		case 'nights_above':
-			return once(s, `above ${rule.c}`, () => nightsAboveIn(s, rc, rule.c));
+			return once(s, `above ${rule.c}`, () => nightsAboveIn(s, recordClimate, rule.c));
 		case 'nights_below':
-			return once(s, `below ${rule.c}`, () => nightsBelowIn(s, rc, rule.c));
+			return once(s, `below ${rule.c}`, () => nightsBelowIn(s, recordClimate, rule.c));
 		case 'bloom_over':
 			return kind.bloom ? blooms().map((d) => d + kind.bloom!.days) : [];
 		case 'soil_freeze':
-			return once(s, 'soil', () => soilFreezesIn(s, rc));
+			return once(s, 'soil', () => soilFreezesIn(s, recordClimate));
 		case 'frost_chance':
-			return once(s, `frost ${rule.chance} ${rule.side}`, () => frostChancesIn(s, rc, rule.chance, rule.side));
+			return once(s, `frost ${rule.chance} ${rule.side}`, () => frostChancesIn(s, recordClimate, rule.chance, rule.side));
 		case 'shoot': {
 			const sums = kind.shoots ?? SHOOTS_BY_HABIT[kind.habit] ?? USUAL_SHOOTS;
 			const sum: Record<ShootStage, number> = { soft: SOFT_SUM, 'semi-ripe': sums.semi_ripe, hard: sums.hard };
 			return buds().flatMap((from) => dayOfSum(s, from, 5, sum[rule.is]) ?? []);
 		}
 		case 'rains':
-			return once(s, `rains ${rule.edge}`, () => rainsIn(s, rc, rule.edge));
+			return once(s, `rains ${rule.edge}`, () => rainsIn(s, recordClimate, rule.edge));
 	}
 }
 
@@ -165,22 +174,22 @@ export interface Opening {
 export function openingsIn(
 	rule: WindowRule,
 	s: Scenario,
-	rc: RecordClimate,
+	recordClimate: RecordClimate,
 	kind: SeasonKind,
 	sightings: readonly Sighting[] = []
 ): Opening[] {
-	if (rule.no_frost === 'with_rains' && !rc.climate.lastFrost && rc.rains) {
-		const ends = rainsIn(s, rc, 'end');
-		return rainsIn(s, rc, 'start').flatMap((opens) => {
+	if (rule.no_frost === 'with_rains' && !recordClimate.climate.lastFrost && recordClimate.rains) {
+		const ends = rainsIn(s, recordClimate, 'end');
+		return rainsIn(s, recordClimate, 'start').flatMap((opens) => {
 			const closes = ends.find((d) => d > opens);
 			return closes === undefined ? [] : [{ opens, closes, bestFrom: opens, bestTo: closes }];
 		});
 	}
-	if (rule.no_frost !== 'by_season' && !rc.climate.lastFrost) {
+	if (rule.no_frost !== 'by_season' && !recordClimate.climate.lastFrost) {
 		const end = s.first + s.low.length - 1;
 		return [{ opens: s.first, closes: end, bestFrom: s.first, bestTo: end }];
 	}
-	const days = (m: Moment) => momentsIn(m, s, rc, kind, sightings);
+	const days = (m: Moment) => momentsIn(m, s, recordClimate, kind, sightings);
 	/** The day of a moment that belongs to an opening; its plain form where the rule does not come true that year. */
 	const near = (m: Moment, expected: DayNumber): DayNumber | null =>
 		nearest(days(m), expected) ?? (m.rule ? nearest(days({ from: m.from, days: m.days }), expected) : null);
@@ -242,11 +251,11 @@ const spread = (days: number[]): Spread => {
 export function windowOdds(
 	rule: WindowRule,
 	scenarios: readonly Scenario[],
-	rc: RecordClimate,
+	recordClimate: RecordClimate,
 	kind: SeasonKind,
 	sightings: readonly Sighting[] = []
 ): WindowOdds {
-	return windowOddsOf(scenarios.map((s) => openingsIn(rule, s, rc, kind, sightings)));
+	return windowOddsOf(scenarios.map((s) => openingsIn(rule, s, recordClimate, kind, sightings)));
 }
 
 /** The same from the openings of each year that may come. */
@@ -287,14 +296,14 @@ export function windowOddsOf(byYear: Opening[][]): WindowOdds {
 export function momentOver(
 	m: Moment,
 	scenarios: readonly Scenario[],
-	rc: RecordClimate,
+	recordClimate: RecordClimate,
 	kind: SeasonKind
 ): { doy: number; sd: number } | null {
 	const days: number[] = [];
 	let year = 0;
 	for (const s of scenarios) {
 		year = s.year;
-		for (const d of momentsIn(m, s, rc, kind)) days.push(d);
+		for (const d of momentsIn(m, s, recordClimate, kind)) days.push(d);
 	}
 	if (days.length < 0.5 * scenarios.length) return null;
 	// Circular mean: a moment about New Year falls on both sides of it.

@@ -86,12 +86,17 @@ const asBatch = (r: BatchRow): Batch => ({
 	version: r.version
 });
 
-/** Batches, the oldest first; of some statuses only, if given. */
-export async function batches(db: Queryable, gardenId: string, statuses?: readonly Batch['status'][]): Promise<Batch[]> {
+/** Batches, the oldest first; of some statuses, and of some ids, only, if given. */
+export async function batches(
+	db: Queryable,
+	gardenId: string,
+	statuses?: readonly Batch['status'][],
+	ids: readonly string[] | null = null
+): Promise<Batch[]> {
 	const { rows } = await db.query<BatchRow>(
-		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND ($2::text[] IS NULL OR status = ANY ($2))
+		`SELECT ${READ} FROM batch WHERE garden_id = $1 AND ($2::text[] IS NULL OR status = ANY ($2)) AND ($3::uuid[] IS NULL OR id = ANY ($3))
 		 ORDER BY COALESCE(struck_on, planned_on), code`,
-		[gardenId, statuses ?? null]
+		[gardenId, statuses ?? null, ids]
 	);
 	return rows.map(asBatch);
 }
@@ -104,6 +109,14 @@ export async function batchById(db: Queryable, gardenId: string, id: string): Pr
 export async function batchByCode(db: Queryable, gardenId: string, code: string): Promise<Batch | null> {
 	const { rows } = await db.query<BatchRow>(`SELECT ${READ} FROM batch WHERE garden_id = $1 AND code = $2`, [gardenId, code]);
 	return rows[0] ? asBatch(rows[0]) : null;
+}
+
+export async function batchesByCode(db: Queryable, gardenId: string, codes: readonly string[]): Promise<Batch[]> {
+	const { rows } = await db.query<BatchRow>(`SELECT ${READ} FROM batch WHERE garden_id = $1 AND code = ANY ($2)`, [
+		gardenId,
+		codes
+	]);
+	return rows.map(asBatch);
 }
 
 export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
@@ -153,6 +166,41 @@ export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promi
 			b.foretold
 		]
 	);
+}
+
+/** How many of these are batches, stock or wants of the garden. */
+export async function plantsThere(db: Queryable, gardenId: string, ids: readonly string[]): Promise<number> {
+	const { rowCount } = await db.query(
+		`SELECT id FROM batch WHERE garden_id = $1 AND id = ANY ($2)
+		 UNION SELECT id FROM stock WHERE garden_id = $1 AND id = ANY ($2)
+		 UNION SELECT id FROM want WHERE garden_id = $1 AND id = ANY ($2)`,
+		[gardenId, ids]
+	);
+	return rowCount ?? 0;
+}
+
+/** Codes of growing batches with pieces in hand at a place. */
+export async function codesStandingAt(db: Queryable, gardenId: string, placeId: string): Promise<string[]> {
+	const { rows } = await db.query<{ code: string }>(
+		`SELECT code FROM batch WHERE garden_id = $1 AND place_id = $2 AND status = 'growing' AND unrooted + rooted + potted > 0
+		 ORDER BY COALESCE(struck_on, planned_on), code`,
+		[gardenId, placeId]
+	);
+	return rows.map((r) => r.code);
+}
+
+/** Which of these stand: growing batches, and stock that is not gone. */
+export async function whatStands(
+	db: Queryable,
+	gardenId: string,
+	ids: readonly string[]
+): Promise<Map<string, 'batch' | 'stock'>> {
+	const { rows } = await db.query<{ id: string; what: 'batch' | 'stock' }>(
+		`SELECT id, 'batch' AS what FROM batch WHERE garden_id = $1 AND id = ANY ($2) AND status = 'growing'
+		 UNION ALL SELECT id, 'stock' FROM stock WHERE garden_id = $1 AND id = ANY ($2) AND gone_on IS NULL`,
+		[gardenId, ids]
+	);
+	return new Map(rows.map((r) => [r.id, r.what]));
 }
 
 /** Growing batches of a kind, the oldest first. */

@@ -1,22 +1,14 @@
 /** SQL of what was done on the round and seen in the garden. */
 import type { Queryable } from '../db.js';
+import type { Care } from '$lib/core/ledger/index.js';
 
-/** What was last said of some work on one plant. Dates are ISO. */
-export interface Mark {
-	done?: string;
-	skipped?: string;
-	/** The task that was skipped or put off: another one of the same work stands again. */
-	until?: string;
-}
-export interface CareRow {
-	id: string;
-	care: string;
-	place_id: string | null;
-	marks: Record<string, Mark>;
-}
+export type CareRow = Care;
 
-export async function cares(db: Queryable, gardenId: string): Promise<CareRow[]> {
-	const { rows } = await db.query<CareRow>('SELECT id, care, place_id, marks FROM care WHERE garden_id = $1', [gardenId]);
+export async function cares(db: Queryable, gardenId: string, ids: readonly string[] | null = null): Promise<CareRow[]> {
+	const { rows } = await db.query<CareRow>(
+		'SELECT id, care, place_id, marks FROM care WHERE garden_id = $1 AND ($2::uuid[] IS NULL OR id = ANY ($2))',
+		[gardenId, ids]
+	);
 	return rows;
 }
 

@@ -85,6 +85,46 @@ export async function entryById(db: Queryable, gardenId: string, id: string): Pr
 	return rows[0] ?? null;
 }
 
+/** The ledger's last entry: another after every doing. Null for a garden without any. */
+export type LastEntry = { seq: number; at: number } | null;
+
+export async function lastEntry(db: Queryable, gardenId: string): Promise<LastEntry> {
+	const { rows } = await db.query<{ seq: number; recorded_at: Date }>(
+		'SELECT seq, recorded_at FROM entry WHERE garden_id = $1 ORDER BY seq DESC LIMIT 1',
+		[gardenId]
+	);
+	return rows[0] ? { seq: rows[0].seq, at: rows[0].recorded_at.getTime() } : null;
+}
+
+/**
+ * What entries were about since one of them, each once; null where that one is not (any more) in this ledger, as
+ * after a restore, so that all has to be read.
+ */
+export async function touchedSince(
+	db: Queryable,
+	gardenId: string,
+	since: LastEntry
+): Promise<{ subject: Subject; subject_id: string }[] | null> {
+	if (since === null) return null;
+	const { rows } = await db.query<{ seq: number; recorded_at: Date; subject: Subject; subject_id: string }>(
+		'SELECT seq, recorded_at, subject, subject_id FROM entry WHERE garden_id = $1 AND seq >= $2 ORDER BY seq',
+		[gardenId, since.seq]
+	);
+	const [first, ...later] = rows;
+	if (first?.seq !== since.seq || first.recorded_at.getTime() !== since.at) return null;
+	return [...new Map(later.map((r) => [`${r.subject} ${r.subject_id}`, r])).values()];
+}
+
+/** Those of some entries that are there, by their ids; what is no id is not there. */
+export async function entriesById(db: Queryable, gardenId: string, ids: readonly string[]): Promise<Map<string, StoredEntry>> {
+	const { rows } = await db.query<StoredEntry>(
+		`SELECT ${COLUMNS}, ${UNDONE} FROM entry e WHERE e.garden_id = $1 AND e.id = ANY ($2)`,
+		[gardenId, ids.filter((id) => UUID.test(id))]
+	);
+	return new Map(rows.map((r) => [r.id, r]));
+}
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
 /** The last of the reversals behind an entry, itself if there are none: what is reversed to turn it over. */
 export async function chainEnd(db: Queryable, gardenId: string, id: string): Promise<string> {
 	const { rows } = await db.query<{ id: string }>('SELECT entry_chain_end($1, $2) AS id', [gardenId, id]);

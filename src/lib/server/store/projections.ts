@@ -41,6 +41,19 @@ export async function stampVersion(db: Queryable, gardenId: string, subject: Sub
 	else await db.query(`UPDATE ${PROJECTIONS[subject]} SET version = $3 WHERE garden_id = $1 AND id = $2`, [gardenId, id, seq]);
 }
 
+/** The same for all rows of a garden. */
+export async function stampVersions(db: Queryable, gardenId: string): Promise<void> {
+	for (const subject of VERSIONED) {
+		const at = subject === 'garden' ? 'r.garden_id' : 'r.id';
+		await db.query(
+			`UPDATE ${PROJECTIONS[subject]} r SET version = s.seq
+			 FROM (SELECT subject_id, max(seq) AS seq FROM entry WHERE garden_id = $1 AND subject = $2 GROUP BY subject_id) s
+			 WHERE r.garden_id = $1 AND ${at} = s.subject_id`,
+			[gardenId, subject]
+		);
+	}
+}
+
 /** The version of a subject's row; null where there is none, or its kind keeps none. */
 export async function versionOf(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<number | null> {
 	if (!VERSIONED.has(subject)) return null;

@@ -1,7 +1,6 @@
 /** SQL of the projections: one table a subject, read and written whole rows. */
 import type { Queryable } from '../db.js';
-import type { GardenData, PlaceData } from '$lib/core/ledger/index.js';
-import type { Protection } from '$lib/core/material/protection.js';
+import type { GardenData, Place, Stock, Want } from '$lib/core/ledger/index.js';
 
 export * from './batches.js';
 
@@ -65,9 +64,7 @@ export async function putGarden(db: Queryable, gardenId: string, data: GardenDat
 	);
 }
 
-export interface PlaceRow extends PlaceData {
-	id: string;
-	closed: boolean;
+export interface PlaceRow extends Place {
 	version: number;
 }
 
@@ -80,7 +77,7 @@ export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[
 	return rows;
 }
 
-export async function putPlace(db: Queryable, gardenId: string, p: Omit<PlaceRow, 'version'>): Promise<void> {
+export async function putPlace(db: Queryable, gardenId: string, p: Place): Promise<void> {
 	await db.query(
 		`INSERT INTO place (garden_id, id, name, kind, light, low_c, high_c, room_cm2, walk, closed)
 		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
@@ -90,25 +87,7 @@ export async function putPlace(db: Queryable, gardenId: string, p: Omit<PlaceRow
 	);
 }
 
-export interface StockRow {
-	id: string;
-	kind_id: string;
-	place_id: string | null;
-	label: string;
-	count: number;
-	size_cm: number | null;
-	age_years: number | null;
-	condition: 'strong' | 'fair' | 'weak';
-	protection: Protection['status'];
-	protected_until: number | null;
-	leave_basis: 'licence' | 'term-ended' | null;
-	leave_reference: string | null;
-	from_batch: string | null;
-	since: string;
-	/** Day on which size and age were told last. */
-	told_on: string;
-	gone_on: string | null;
-	gone_why: string | null;
+export interface StockRow extends Stock {
 	version: number;
 }
 
@@ -125,7 +104,7 @@ export async function stockById(db: Queryable, gardenId: string, id: string): Pr
 	return rows[0] ?? null;
 }
 
-export async function putStock(db: Queryable, gardenId: string, s: Omit<StockRow, 'version'>): Promise<void> {
+export async function putStock(db: Queryable, gardenId: string, s: Stock): Promise<void> {
 	await db.query(
 		`INSERT INTO stock (garden_id, id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
 			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why)
@@ -158,26 +137,18 @@ export async function putStock(db: Queryable, gardenId: string, s: Omit<StockRow
 	);
 }
 
-export interface WantRow {
-	id: string;
-	kind_id: string;
-	purpose: 'plants' | 'hedge' | 'bed' | 'gifts' | 'keep';
-	label: string;
-	place_id: string | null;
-	target: number;
-	due: string;
-	confidence: number;
-	shape: Record<string, number | string> | null;
-	since: string;
-	dropped_on: string | null;
-	dropped_why: string | null;
-}
+export type WantRow = Want;
 
 const WANT = 'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why';
 
 export async function wants(db: Queryable, gardenId: string): Promise<WantRow[]> {
 	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
 	return rows;
+}
+
+export async function wantById(db: Queryable, gardenId: string, id: string): Promise<WantRow | null> {
+	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
+	return rows[0] ?? null;
 }
 
 export async function putWant(db: Queryable, gardenId: string, w: WantRow): Promise<void> {

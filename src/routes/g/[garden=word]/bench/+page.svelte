@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import PlaceView from './PlaceView.svelte';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
@@ -16,7 +17,6 @@
 		plant: 'Plant',
 		decide: 'Decide'
 	} as const;
-	const due = $derived(data.living.filter((b) => b.next && b.next.from <= data.day + 6).length);
 </script>
 
 <svelte:head><title>Bench · {data.garden.name}</title></svelte:head>
@@ -24,9 +24,10 @@
 	<div>
 		<h1>What is rooting and growing{data.isToday ? '' : `, as expected on ${sayDate(data.viewed)}`}</h1>
 		<p class="text-faded">
-			{data.living.length} batches{data.isToday
-				? due
-					? `, ${due} want${due === 1 ? 's' : ''} something this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
+			{data.inAll.toLocaleString('en')}
+			{data.inAll === 1 ? 'batch' : 'batches'}{data.isToday
+				? data.due
+					? `, ${data.due.toLocaleString('en')} want${data.due === 1 ? 's' : ''} something this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
 					: '.'
 				: ', if all goes as usual.'}
 		</p>
@@ -38,12 +39,12 @@
 		>
 	</p>
 </div>
-{#if data.living.length === 0}
+{#if data.inAll === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
 		No batch yet. Say what you want and take a plan, or strike pieces from a stock plant.
 	</p>
 {/if}
-{#if data.living.length && data.isToday}
+{#if data.inAll && data.isToday}
 	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label="Order">
 		<a class="act {data.byPlace ? '' : 'act-main'}" aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench"
 			>What asks first</a
@@ -53,8 +54,8 @@
 		>
 	</p>
 {/if}
-{#if data.byPlace && data.isToday}
-	<PlaceView batches={data.living} places={data.places} day={data.day} {base} />
+{#if data.byPlace}
+	<PlaceView batches={data.living} shelves={data.shelves} rows={data.rows} day={data.day} {base} />
 {:else}
 	<ul class="mt-6 border-t border-ink">
 		{#each data.living as b (b.id)}
@@ -96,6 +97,7 @@
 			</li>
 		{/each}
 	</ul>
+	<MoreRows rows={data.rows} hidden={data.hidden} of={['batch', 'batches']} />
 {/if}
 {#if data.ended.length}
 	<details class="mt-6">

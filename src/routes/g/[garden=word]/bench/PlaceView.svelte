@@ -1,33 +1,28 @@
 <script lang="ts">
 	/** What stands where: every place in walking order, its trays and pots to scale, what needs a look marked. */
-	import type { ShownBatch } from './+page.server.js';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
+	import type { ShownBatch } from '$lib/server/views/bench.js';
 	interface Props {
 		batches: ShownBatch[];
-		places: { id: string; name: string; roomCm2: number | null }[];
+		shelves: { id: string; name: string; roomCm2: number | null; usedCm2: number; inAll: number }[];
+		rows: number;
 		day: number;
 		base: string;
 	}
-	let { batches, places, day, base }: Props = $props();
+	let { batches, shelves, rows, day, base }: Props = $props();
 	/** Pixels for a centimetre: a seed tray is as wide as a thumb is long. */
 	const PX = 2.2;
 	const MOST_DRAWN = 30;
-	const shelves = $derived(
-		[...places, { id: '', name: 'No place given', roomCm2: null }]
-			.map((p) => {
-				const here = batches.filter((b) => (b.placeId ?? '') === p.id && b.status === 'growing' && b.inHand > 0);
-				return { ...p, here, used: here.reduce((sum, b) => sum + b.holds.areaCm2 * b.holds.count, 0) };
-			})
-			.filter((p) => p.here.length > 0)
-	);
+	const drawn = $derived(shelves.map((p) => ({ ...p, here: batches.filter((b) => (b.placeId ?? '') === p.id) })));
 	const side = (cm2: number) => Math.max(10, Math.sqrt(cm2) * PX);
 	const asks = (b: ShownBatch) => b.next !== null && b.next.from <= day;
 </script>
 
-{#each shelves as p (p.id)}
+{#each drawn as p (p.id)}
 	<section class="mt-6 border-t border-ink pt-2">
 		<div class="flex flex-wrap items-baseline justify-between gap-3">
 			<h2>{p.name}</h2>
-			{#if p.roomCm2}<p class="note">{Math.round((100 * p.used) / p.roomCm2)} % of its room in use</p>{/if}
+			{#if p.roomCm2}<p class="note">{Math.round((100 * p.usedCm2) / p.roomCm2)} % of its room in use</p>{/if}
 		</div>
 		<ul class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-4">
 			{#each p.here as b (b.id)}
@@ -54,6 +49,7 @@
 				</li>
 			{/each}
 		</ul>
+		<MoreRows {rows} hidden={p.inAll - p.here.length} of={['batch here', 'batches here']} />
 	</section>
 {/each}
 <p class="note mt-6">

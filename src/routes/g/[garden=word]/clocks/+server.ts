@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { RequestHandler } from './$types';
 import { problem, readBody } from '$lib/server/api.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { gardenHeadOr404, guarded } from '$lib/server/forms.js';
 import { record } from '$lib/server/ledger.js';
 import { instantNow } from '$lib/server/clock.js';
 
@@ -16,7 +16,7 @@ const body = z.union([
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const asked = await readBody(request, body);
 	if (asked instanceof Response) return asked;
-	const garden = await gardenOr404(params.garden);
+	const garden = await gardenHeadOr404(params.garden);
 	const writer = { gardenId: garden.id, actor: locals.actor, today: garden.today };
 	const result = await guarded(() =>
 		'start' in asked

@@ -3,6 +3,7 @@
 	// Computed: sheets needed and where the first label falls. Biggest: how many labels on how many sheets.
 	// At 390 px: the list with its counts, then the sheet and its offsets.
 	import { sayDate } from '$lib/core/dates.js';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { untrack } from 'svelte';
@@ -10,6 +11,12 @@
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	let rows = $state(untrack(() => data.batches.map((b) => ({ ...b }))));
+	// More of the list: what is chosen above stays chosen.
+	$effect(() => {
+		const there = new Set(untrack(() => rows.map((r) => r.code)));
+		const more = data.batches.filter((b) => !there.has(b.code));
+		if (more.length) rows.push(...more.map((b) => ({ ...b })));
+	});
 	let sheetId = $state(untrack(() => data.usual));
 	let skip = $state(0);
 	let right = $state(0);
@@ -79,6 +86,7 @@
 				</li>
 			{/each}
 		</ul>
+		<MoreRows rows={data.rows} hidden={data.hidden} of={['batch', 'batches']} />
 	</section>
 	<section class="flex flex-col gap-4">
 		<h2 class="border-b border-ink pb-1">Sheet</h2>

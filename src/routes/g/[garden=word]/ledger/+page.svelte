@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { Table, TableBody, TableBodyCell, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
 	import { sayDate } from '$lib/core/dates.js';
-	import { ENTRY_WORDS } from '$lib/core/ledger/entries.js';
+	import { KINDS } from '$lib/core/ledger/entries.js';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { undoEntry } from '$lib/ui/undo.js';
@@ -22,7 +22,7 @@
 	};
 	const kindItems = [
 		{ value: '', name: 'all that is logged' },
-		...Object.entries(ENTRY_WORDS).map(([value, name]) => ({ value, name }))
+		...Object.entries(KINDS).map(([value, { words }]) => ({ value, name: words }))
 	];
 </script>
 

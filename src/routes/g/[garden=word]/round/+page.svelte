@@ -3,6 +3,7 @@
 	import { addDays, dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import { sayAge } from '$lib/ui/say.js';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import TaskRow from './TaskRow.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -47,8 +48,8 @@
 			</div>
 			{#if over}
 				<p class="note mt-1">
-					{round.mayWait.length
-						? `More than that: ${round.mayWait.length} below may wait with the least loss.`
+					{round.mayWaitInAll
+						? `More than that: ${round.mayWaitInAll} below may wait with the least loss.`
 						: 'More than that, and none of it may wait.'}
 				</p>
 			{/if}
@@ -102,6 +103,7 @@
 		</li>
 	{/each}
 </ol>
+<MoreRows rows={data.rows} hidden={round.hidden} of={['task', 'tasks']} />
 
 {#if round.week.length}
 	<section class="border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
@@ -115,6 +117,7 @@
 			{/each}
 		</ul>
 	</section>
+	<MoreRows rows={data.rows} hidden={round.weekHidden} of={['task of the week', 'tasks of the week']} />
 {/if}
 
 {#if round.later.length}

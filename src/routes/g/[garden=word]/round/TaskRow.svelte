@@ -7,10 +7,10 @@
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
-	import type { RoundTask } from '$lib/server/round.js';
+	import type { ShownTask } from '$lib/server/roundShown.js';
 
 	interface Props {
-		task: RoundTask;
+		task: ShownTask;
 		base: string;
 		today: string;
 		isToday: boolean;
@@ -27,7 +27,12 @@
 {#snippet work()}
 	<input type="hidden" name="work" value={task.work} />
 	<input type="hidden" name="place" value={task.placeId ?? ''} />
-	<input type="hidden" name="targets" value={task.targets.join(',')} />
+	{#if task.many}
+		<input type="hidden" name="task" value={task.key} />
+		<input type="hidden" name="many" value={task.many} />
+	{:else}
+		<input type="hidden" name="targets" value={task.targets.join(',')} />
+	{/if}
 	{#if task.batchId}<input type="hidden" name="batch" value={task.batchId} />{/if}
 {/snippet}
 

@@ -1,10 +1,4 @@
 import type { PageServerLoad } from './$types';
-import { stockViews } from '$lib/server/stock.js';
-import { viewedDay } from '$lib/server/context.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { view } from '$lib/server/threads/pool.js';
 
-export const load: PageServerLoad = async ({ params, url }) => {
-	const garden = await gardenOr404(params.garden);
-	const { day } = viewedDay(garden, url.searchParams.get('day'));
-	return { stocks: await guarded(() => stockViews(garden, day)) };
-};
+export const load: PageServerLoad = (event) => view('stock', event, ['day', 'rows']);

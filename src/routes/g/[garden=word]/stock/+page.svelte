@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -65,3 +66,4 @@
 		</li>
 	{/each}
 </ul>
+<MoreRows rows={data.rows} hidden={data.hidden} of={['stock plant', 'stock plants']} />

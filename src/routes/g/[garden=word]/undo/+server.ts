@@ -2,7 +2,7 @@ import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import type { RequestHandler } from './$types';
 import { problem, readBody } from '$lib/server/api.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { gardenHeadOr404, guarded } from '$lib/server/forms.js';
 import { undo } from '$lib/server/ledger.js';
 
 const body = z.strictObject({
@@ -13,7 +13,7 @@ const body = z.strictObject({
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const asked = await readBody(request, body);
 	if (asked instanceof Response) return asked;
-	const garden = await gardenOr404(params.garden);
+	const garden = await gardenHeadOr404(params.garden);
 	const result = await guarded(() =>
 		undo({ gardenId: garden.id, actor: locals.actor, today: garden.today }, asked.entryId, asked.undoId)
 	);

@@ -1,6 +1,6 @@
 import type { RequestHandler } from './$types';
 import { database } from '$lib/server/db.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { gardenHeadOr404, guarded } from '$lib/server/forms.js';
 import { filterFrom } from '$lib/server/ledgerFilter.js';
 import { ledgerPage } from '$lib/server/store/entries.js';
 import { csvHead, csvRows } from '$lib/formats/ledgerCsv.js';
@@ -9,8 +9,8 @@ const CHUNK = 1000;
 
 /** The ledger, filtered as on the screen, sent piece by piece so that its length does not matter. */
 export const GET: RequestHandler = async ({ params, url }) => {
-	const garden = await gardenOr404(params.garden);
-	const filter = { ...filterFrom(url, CHUNK), after: null as { on: string; seq: number } | null };
+	const garden = await gardenHeadOr404(params.garden);
+	const filter = { ...filterFrom(url.searchParams, CHUNK), after: null as { on: string; seq: number } | null };
 	let started = false;
 	const first = await guarded(() => ledgerPage(database(), garden.id, filter));
 	let rows = first;

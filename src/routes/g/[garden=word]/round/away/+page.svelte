@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -39,6 +40,7 @@
 					</li>
 				{/each}
 			</ul>
+			<MoreRows rows={data.rows} hidden={data.away.hidden} of={['task', 'tasks']} />
 		{:else}
 			<p class="mt-1">Nothing falls due before you are back.</p>
 		{/if}

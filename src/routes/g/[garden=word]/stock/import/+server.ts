@@ -3,7 +3,7 @@ import { v5 as uuidv5 } from 'uuid';
 import { z } from 'zod';
 import type { RequestHandler } from './$types';
 import { problem, readBody } from '$lib/server/api.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
+import { gardenHeadOr404, guarded } from '$lib/server/forms.js';
 import { record } from '$lib/server/ledger.js';
 import { stockData } from '$lib/core/ledger/entries.js';
 import { MOST_ROWS } from '$lib/core/material/plantList.js';
@@ -21,7 +21,7 @@ const MOST_BYTES = 1_500_000;
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const asked = await readBody(request, body, MOST_BYTES);
 	if (asked instanceof Response) return asked;
-	const garden = await gardenOr404(params.garden);
+	const garden = await gardenHeadOr404(params.garden);
 	for (const { row, data } of asked.rows) {
 		const parsed = stockData.safeParse(data);
 		if (!parsed.success)

@@ -1,17 +1,10 @@
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
-import { problem, readBody } from '$lib/server/api.js';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
-import { importRecord, importSchema } from '$lib/server/weather.js';
-
-/** 200 years of three columns of tenths, written out. */
-const MOST_BYTES = 1_900_000;
+import { problem } from '$lib/server/api.js';
+import { job } from '$lib/server/threads/pool.js';
 
 export const POST: RequestHandler = async ({ params, request, locals }) => {
-	const garden = await gardenOr404(params.garden);
-	const body = await readBody(request, importSchema, MOST_BYTES);
-	if (body instanceof Response) return body;
-	const result = await guarded(() => importRecord(garden, locals.actor, body));
-	if (!result.ok) return problem(result.problem);
-	return json({ done: { entryId: result.value.ids[0], sentence: `${body.name}: taken in.` } });
+	const done = await job('weatherIn', { slug: params.garden, actor: locals.actor, text: await request.text() });
+	if (!done.ok) return problem(done.problem, done.problem.code === 'body.too-long' ? 413 : 400);
+	return json({ done: { entryId: done.value.entryId, sentence: `${done.value.name}: taken in.` } });
 };

@@ -1,8 +1,4 @@
 import type { PageServerLoad } from './$types';
-import { gardenOr404, guarded } from '$lib/server/forms.js';
-import { guideOf } from '$lib/server/guide.js';
+import { view } from '$lib/server/threads/pool.js';
 
-export const load: PageServerLoad = async ({ params, url }) => {
-	const garden = await gardenOr404(params.garden);
-	return guarded(async () => ({ guide: await guideOf(garden, params.kind, params.way, url.searchParams), query: url.search }));
-};
+export const load: PageServerLoad = (event) => view('guide', event, null);

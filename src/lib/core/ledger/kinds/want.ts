@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { dayNumber, sayDate } from '../../dates.js';
+import { ok, refuse } from '../../result.js';
+import { allOf, knownKind, openPlace } from '../agree.js';
+import { because, entryKind } from '../describe.js';
+import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
+
+const MOST_AHEAD_DAYS = 366 * 12;
+
+export const wantData = z.object({
+	kind_id: kindId,
+	purpose: z.enum(['plants', 'hedge', 'bed', 'gifts', 'keep']),
+	label: text(120),
+	place_id: uuid.nullable(),
+	target: whole(1, 2_000, 'How many'),
+	due: isoDate,
+	confidence: within(0.5, 0.99, 'How sure'),
+	/** How the target was worked out, kept so that it can be changed: lengths in m, spacing in cm. */
+	shape: z.record(z.string().max(20), z.union([z.number(), z.string().max(20)])).nullable()
+});
+export type WantData = z.infer<typeof wantData>;
+
+export const wantKinds = {
+	'want.set': entryKind({
+		words: 'want',
+		data: wantData,
+		ahead: true,
+		line: ({ data: d }, n) => `Want: ${d.target} ${n.kindName(d.kind_id)}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
+		check: ({ data: d }, facts) =>
+			allOf(
+				() => knownKind(facts, d.kind_id),
+				async () =>
+					d.due <= facts.today
+						? refuse('want.past', `${sayDate(d.due)} has gone by: give a day that is still to come.`, 'due')
+						: dayNumber(d.due) - dayNumber(facts.today) > MOST_AHEAD_DAYS
+							? refuse('want.far', 'More than twelve years ahead: give a nearer day.', 'due')
+							: ok(true),
+				() => openPlace(facts, d.place_id)
+			)
+	}),
+	'want.dropped': entryKind({
+		words: 'want dropped',
+		data: z.object({ why: text(200) }),
+		line: (e, n) => `Want dropped: ${n.want ? n.kindName(n.want.kind_id) : ''}${because(e.data.why)}`,
+		check: async (e, facts) =>
+			(await facts.want(e.subjectId)) ? ok(true) : refuse('want.unknown', 'There is no such want in this garden.')
+	})
+} as const;

@@ -1,0 +1,126 @@
+/** Wants: written down, planned, dropped. */
+import { v5 as uuidv5 } from 'uuid';
+import { z } from 'zod';
+import type { Asked, Made } from './doing.js';
+import { bookKindsOf } from '../context.js';
+import type { GardenHead } from '../context.js';
+import { database } from '../db.js';
+import { guarded, refused } from '../forms.js';
+import type { Fields } from '../forms.js';
+import * as state from '../store/state.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
+import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { ok } from '$lib/core/result.js';
+import type { Result } from '$lib/core/result.js';
+import { M2_PER_SQUARE_FOOT } from '$lib/core/units/index.js';
+
+type Refusing = ReturnType<typeof refused>;
+
+/** How many are wanted: said, or by the length of a hedge, or by the size of a bed. */
+function targetOf(
+	f: Fields,
+	purpose: string,
+	kind: Kind | undefined,
+	garden: GardenHead
+): Result<{ count: number; shape: Record<string, number | string> | null }> {
+	const spacingCm = f.cm('spacing', garden.units) ?? kind?.size.spacing_cm ?? Number.NaN;
+	const spares = f.number('spares') ?? 0;
+	if (purpose === 'hedge') {
+		const shape = {
+			lengthM: f.metres('length', garden.units) ?? Number.NaN,
+			spacingCm,
+			rows: f.text('rows') === '2' ? (2 as const) : (1 as const),
+			spares
+		};
+		const count = hedgeCount(shape);
+		return count.ok ? ok({ count: count.value, shape }) : count;
+	}
+	if (purpose === 'bed') {
+		const areaTyped = f.number('area');
+		const shape = {
+			areaM2: areaTyped === null ? undefined : garden.units.length === 'metric' ? areaTyped : areaTyped * M2_PER_SQUARE_FOOT,
+			widthM: f.metres('width', garden.units) ?? undefined,
+			lengthM: f.metres('length', garden.units) ?? undefined,
+			slopeDeg: f.number('slope') ?? 0,
+			spacingCm,
+			pattern: f.text('pattern') === 'square' ? ('square' as const) : ('triangular' as const),
+			spares
+		};
+		const bed = bedCount(shape);
+		if (!bed.ok) return bed;
+		const kept = Object.fromEntries(Object.entries(shape).filter(([, v]) => v !== undefined)) as Record<string, number | string>;
+		return ok({ count: bed.value.count, shape: kept });
+	}
+	return ok({ count: f.number('target') ?? Number.NaN, shape: null });
+}
+
+export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Refusing> {
+	const purpose = f.text('purpose');
+	const kindId = f.text('kind_id');
+	const kinds = await guarded(() => bookKindsOf(garden));
+	const target = targetOf(f, purpose, kinds.get(kindId), garden);
+	if (!target.ok) return refused(target.problem);
+	const data = {
+		kind_id: kindId,
+		purpose,
+		label: f.text('label'),
+		place_id: f.textOrNull('place_id'),
+		target: target.value.count,
+		due: f.text('due'),
+		confidence: (f.number('confidence') ?? Number.NaN) / 100,
+		shape: target.value.shape
+	};
+	return {
+		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: frame.id, data }],
+		said: 'Want written down.',
+		next: `/g/${garden.slug}/wants/${frame.id}`
+	};
+}
+
+/** Days that a plan can name: 1970 to 2199. */
+const FIRST_DAY = 0;
+const LAST_DAY = dayNumber('2199-12-31');
+const flushesSchema = z
+	.array(z.object({ on: z.number().int().min(FIRST_DAY).max(LAST_DAY), pieces: z.number().int().min(1).max(5000) }))
+	.min(1)
+	.max(6);
+
+/** A plan is taken: one batch for each time that its pieces are cut. */
+export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Promise<Made | Refusing> {
+	const want = await guarded(() => state.wantById(database(), garden.id, params.want));
+	if (!want) return refused({ code: 'want.unknown', sentence: 'There is no such want.' }, 404);
+	const read = flushesSchema.safeParse(f.json('flushes'));
+	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
+	const flushes = read.data;
+	const acts = flushes.map((flush, i) => {
+		const id = i === 0 ? frame.id : uuidv5(String(i), frame.id);
+		return {
+			id,
+			kind: 'batch.planned' as const,
+			subjectId: id,
+			on: garden.today,
+			note: i === 0 ? frame.note : '',
+			takesCode: true,
+			data: {
+				kind_id: want.kind_id,
+				way_id: f.text('way_id'),
+				stock_id: f.textOrNull('stock_id'),
+				want_id: want.id,
+				place_id: null,
+				count: flush.pieces,
+				planned_on: isoOf(flush.on)
+			}
+		};
+	});
+	const count = flushes.reduce((n, x) => n + x.pieces, 0);
+	return {
+		acts,
+		said: `Planned: ${count} in ${flushes.length === 1 ? 'one batch' : `${flushes.length} batches`}. It is on the round.`
+	};
+}
+
+export const dropWant = ({ garden, f, frame, params }: Asked<'want'>): Made => ({
+	acts: [{ ...frame, on: garden.today, kind: 'want.dropped', subjectId: params.want, data: { why: f.text('why') } }],
+	said: 'Want dropped. Its batches go on.'
+});

@@ -1,0 +1,169 @@
+/**
+ * What a garden's batches have taught: summed over all that were ever struck, so read whole only once. After an entry
+ * only the batches that it was about are read again.
+ */
+import { wayIn } from './context.js';
+import type { Garden } from './context.js';
+import { database } from './db.js';
+import type { Queryable } from './db.js';
+import { Kept } from './kept.js';
+import { lastEntry, touchedSince } from './store/entries.js';
+import type { LastEntry } from './store/entries.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { learnCorrelation, MOST_COUNTS } from '$lib/core/evidence/correlation.js';
+import type { CountGroup } from '$lib/core/evidence/correlation.js';
+import { countSoFar, without, worthOf } from '$lib/core/evidence/evidence.js';
+import type { Tallies } from '$lib/core/evidence/tally.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { betaOf } from '$lib/core/odds/beta.js';
+import { durationOf, shareBy } from '$lib/core/odds/durations.js';
+
+export interface RecordOf {
+	/** What all batches of a kind and way are worth as evidence, but for some, named by their ids. */
+	of(kindId: string, wayId: string, but?: readonly (string | null)[]): Tallies;
+	/** How alike the pieces of one batch fare here. */
+	rho: number;
+}
+
+interface CountedRow {
+	id: string;
+	kind_id: string;
+	way_id: string;
+	struck_on: string | null;
+	unrooted: number;
+	seen: Tallies;
+	looked_on: string | null;
+}
+interface Counted extends CountedRow {
+	/** What it counts as. */
+	tallies: Tallies;
+}
+interface Summed {
+	last: LastEntry;
+	/** By kind and way, the newest batch first. */
+	groups: ReadonlyMap<string, readonly Counted[]>;
+	rho: number;
+	worth: ReadonlyMap<string, Tallies>;
+	each: ReadonlyMap<string, Counted>;
+}
+/** A batch takes some 700 bytes. */
+const summed = new Kept<Summed>(64, (s) => 4_000 + s.each.size * 700);
+
+type Of = Pick<Garden, 'id' | 'base'>;
+
+async function counted(db: Queryable, garden: Of, ids: readonly string[] | null): Promise<Counted[]> {
+	const { rows } = await db.query<CountedRow>(
+		`SELECT id, kind_id, way_id, struck_on, unrooted, seen,
+			(SELECT max(c->>'lookedOn') FROM jsonb_array_elements(cohorts) AS c) AS looked_on
+		 FROM batch WHERE garden_id = $1 AND seen <> '{}' AND ($2::uuid[] IS NULL OR id = ANY ($2))`,
+		[garden.id, ids]
+	);
+	return rows.map((r) => ({ ...r, tallies: talliesOf(garden.base.kinds.get(r.kind_id), r) }));
+}
+
+/** What a batch has shown; one that is still rooting by what it shows so far. */
+function talliesOf(kind: Kind | undefined, r: CountedRow): Tallies {
+	const stage = wayIn(kind, r.way_id)?.stages.find((s) => s.to === 'rooted');
+	const rooted = r.seen.rooted;
+	if (!stage || !rooted || r.unrooted === 0) return r.seen;
+	const days = r.struck_on && r.looked_on ? dayNumber(r.looked_on) - dayNumber(r.struck_on) : 0;
+	return { ...r.seen, rooted: countSoFar(rooted, r.unrooted, shareBy(durationOf(stage.days), days, 0), stage.chance) };
+}
+
+const groupOf = (r: Pick<CountedRow, 'kind_id' | 'way_id'>): string => `${r.kind_id} ${r.way_id}`;
+/** The newest first; the ids settle what is of one day, so that the order is the same however it was come by. */
+const newestFirst = (a: Counted, b: Counted): number =>
+	(b.struck_on ?? '').localeCompare(a.struck_on ?? '') || (a.id < b.id ? -1 : 1);
+
+async function sumUp(garden: Of): Promise<Summed> {
+	const db = database();
+	const last = await lastEntry(db, garden.id);
+	const name = `${garden.id} ${garden.base.key}`;
+	const before = summed.get(name);
+	if (before && sameEntry(before.last, last)) return before;
+	// Those who ask at once each sum up what the same entries changed: it is little.
+	const touched = before && (await touchedSince(db, garden.id, before.last));
+	const ids = touched?.filter((t) => t.subject === 'batch').map((t) => t.subject_id) ?? null;
+	const rows = ids?.length === 0 ? [] : await counted(db, garden, ids);
+	return summed.set(name, summing(garden, last, rows, ids && before ? { before, ids } : null));
+}
+
+const sameEntry = (a: LastEntry, b: LastEntry): boolean => a?.seq === b?.seq && a?.at === b?.at;
+
+function summing(
+	garden: Of,
+	last: LastEntry,
+	rows: readonly Counted[],
+	of: { before: Summed; ids: readonly string[] } | null
+): Summed {
+	if (of && of.ids.length === 0) return { ...of.before, last };
+	const each = new Map(of?.before.each);
+	const changed = new Set<string>();
+	for (const id of of?.ids ?? []) {
+		const old = each.get(id);
+		if (old) changed.add(groupOf(old));
+		each.delete(id);
+	}
+	for (const r of rows) {
+		each.set(r.id, r);
+		changed.add(groupOf(r));
+	}
+	const regrouped = new Map<string, Counted[]>([...changed].map((name) => [name, []]));
+	for (const r of each.values()) regrouped.get(groupOf(r))?.push(r);
+	const groups = new Map<string, readonly Counted[]>(of?.before.groups);
+	for (const [name, list] of regrouped) {
+		if (list.length) groups.set(name, list.sort(newestFirst));
+		else groups.delete(name);
+	}
+	// To a hundredth: the garden knows it no better, and each entry would move it by a hair.
+	const rho = Math.round(correlationOf(garden, groups) * 100) / 100;
+	const kept = of?.before.rho === rho ? of.before.worth : null;
+	const worth = new Map(
+		[...groups].map(([name, list]) => {
+			const same = changed.has(name) ? undefined : kept?.get(name);
+			return [
+				name,
+				same ??
+					worthOf(
+						list.map((r) => r.tallies),
+						rho
+					)
+			] as const;
+		})
+	);
+	return { last, groups, rho, worth, each };
+}
+
+/** ρ from batches of one kind and way at one stage, the newest of the garden first. */
+function correlationOf(garden: Of, groups: ReadonlyMap<string, readonly Counted[]>): number {
+	let left = MOST_COUNTS;
+	const telling: CountGroup[] = [];
+	const newest = [...groups.values()].sort((a, b) => newestFirst(a[0]!, b[0]!));
+	for (const list of newest) {
+		const { kind_id, way_id } = list[0]!;
+		for (const stage of wayIn(garden.base.kinds.get(kind_id), way_id)?.stages ?? []) {
+			const batches: CountGroup['batches'][number][] = [];
+			for (const { tallies } of list) {
+				if (batches.length >= left) break;
+				const t = tallies[stage.to];
+				if (t) batches.push(t);
+			}
+			left -= batches.length;
+			telling.push({ prior: betaOf(stage.chance, stage.weight), batches });
+		}
+	}
+	return learnCorrelation(telling);
+}
+
+/** What this garden's batches have taught, as of the ledger's last entry. */
+export async function recordOf(garden: Of): Promise<RecordOf> {
+	const { worth, rho, each } = await sumUp(garden);
+	return {
+		rho,
+		of: (kindId, wayId, but) => {
+			const all = worth.get(groupOf({ kind_id: kindId, way_id: wayId })) ?? {};
+			const out = (but ?? []).flatMap((id) => (id === null ? [] : (each.get(id)?.tallies ?? [])));
+			return out.length ? without(all, out, rho) : all;
+		}
+	};
+}

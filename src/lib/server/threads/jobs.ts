@@ -1,0 +1,39 @@
+/** Work that takes a processor for a while and belongs to no screen: papers, tables, files in and out. */
+import { archiveOf, takeArchive } from '../archive.js';
+import { parseBody } from '../api.js';
+import { gardenOr404 } from '../forms.js';
+import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
+import { importRecord, importSchema } from '../weather.js';
+import { expected, outcome } from '$lib/core/odds/chain.js';
+import { quantilesOf, strike } from '$lib/core/odds/strike.js';
+import type { AwaySheet } from '$lib/formats/awaySheet.js';
+import { awaySheetPdf } from '$lib/formats/awaySheet.js';
+import type { GuidePage } from '$lib/formats/guidePdf.js';
+import { guidePdf } from '$lib/formats/guidePdf.js';
+import type { LabelJob } from '$lib/formats/labels.js';
+import { labelsPdf } from '$lib/formats/labels.js';
+
+/** 200 years of three columns of tenths, written out. */
+const MOST_RECORD_BYTES = 1_900_000;
+
+const alike = <S extends object>(stages: readonly S[], rho: number | undefined) => stages.map((s) => ({ ...s, rho }));
+
+export const JOBS = {
+	strike: async (r: StrikeRequest) => strike(alike(r.stages, r.correlation), r.target, r.confidence),
+	outcome: async (r: OutcomeRequest) => {
+		const stages = alike(r.stages, r.correlation);
+		const pmf = outcome(stages, r.struck);
+		return { mean: expected(stages, r.struck), quantiles: quantilesOf(pmf), pmf: [...pmf] };
+	},
+	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
+	awaySheet: async (sheet: AwaySheet) => new Uint8Array(await awaySheetPdf(sheet)),
+	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),
+	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenOr404(slug), made),
+	archiveIn: async (bytes: Uint8Array) => takeArchive(bytes),
+	weatherIn: async ({ slug, actor, text }: { slug: string; actor: string; text: string }) => {
+		const body = parseBody(text, importSchema, MOST_RECORD_BYTES);
+		if (!body.ok) return body;
+		const done = await importRecord(await gardenOr404(slug), actor, body.value);
+		return done.ok ? { ok: true as const, value: { entryId: done.value.ids[0]!, name: body.value.name } } : done;
+	}
+} as const;

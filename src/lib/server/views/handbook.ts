@@ -1,0 +1,28 @@
+import { kindsOf, viewedDay } from '../context.js';
+import { seasonOf } from '../season.js';
+import { STEP, wayLabel, windowView } from '../windows.js';
+import { gardenOr404 } from '../forms.js';
+import { botanicalName } from '$lib/core/handbook/schema.js';
+import type { Ask } from './ask.js';
+
+export async function handbookView({ params, query }: Ask) {
+	const garden = await gardenOr404(params.garden);
+	const { day } = viewedDay(garden, query.get('day'));
+	const season = await seasonOf(garden);
+	return {
+		from: day - 15,
+		day,
+		step: STEP,
+		kinds: [...(await kindsOf(garden)).values()].map((k) => ({
+			id: k.id,
+			common: k.common,
+			botanical: botanicalName(k),
+			standsFor: k.stands_for,
+			ways: k.ways.map((w) => ({
+				id: w.id,
+				name: wayLabel(k, w),
+				window: windowView(season, w.window, k, day)
+			}))
+		}))
+	};
+}

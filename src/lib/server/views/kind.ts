@@ -1,0 +1,69 @@
+import { snapshotOf } from '../snapshot.js';
+import { error } from '@sveltejs/kit';
+import { kindsOf, viewedDay } from '../context.js';
+import { recordOf } from '../record.js';
+import { seasonOf } from '../season.js';
+import { STEP, stripWindows, windowView } from '../windows.js';
+import { handbook } from '../handbook.js';
+import { gardenOr404 } from '../forms.js';
+import { stageOdds } from '$lib/core/evidence/evidence.js';
+import { editableFigures } from '$lib/core/handbook/figures.js';
+import { botanicalName } from '$lib/core/handbook/schema.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
+import { meanOf } from '$lib/core/odds/beta.js';
+import type { Ask } from './ask.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { SIGHTING_WORDS, SIGHTINGS } from '$lib/core/season/suitability.js';
+
+const sightingsFor = (kind: Kind) =>
+	SIGHTINGS.filter((e) =>
+		e === 'bloom' || e === 'bloom_over' ? kind.bloom !== null : e !== 'leaf_fall' || /deciduous|climber|tree/.test(kind.habit)
+	).map((event) => ({ value: event, name: SIGHTING_WORDS[event] }));
+
+export async function kindView({ params, query }: Ask<'kind'>) {
+	const garden = await gardenOr404(params.garden);
+	const { day } = viewedDay(garden, query.get('day'));
+
+	const printed = handbook().kinds.get(params.kind);
+	if (!printed) error(404, { message: 'The handbook does not know that kind.', code: 'kind.unknown' });
+	const kind = (await kindsOf(garden)).get(params.kind)!;
+	const record = await recordOf(garden);
+	const season = await seasonOf(garden);
+	const own = new Map((await snapshotOf(garden.id)).figures.filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value]));
+	const ways = kind.ways.map((w) => {
+		const way = handbook().ways.get(w.way)!;
+		const seen = record.of(kind.id, w.id);
+		return {
+			id: w.id,
+			name: way.name,
+			how: way.how,
+			cautions: way.cautions,
+			signs: way.signs,
+			pieces: way.piece,
+			profile: w,
+			window: windowView(season, w.window, kind, day),
+			stages: w.stages.map((s) => {
+				const counted = seen[s.to] ? Math.round(seen[s.to]!.passed + seen[s.to]!.failed) : 0;
+				return {
+					...s,
+					container: handbook().containers.get(s.holds)?.name ?? s.holds,
+					own: meanOf(stageOdds(s, seen)),
+					counted
+				};
+			}),
+			schools: w.schools.map((id) => handbook().schools.get(id)!)
+		};
+	});
+	return {
+		kind: { ...kind, botanical: botanicalName(kind) },
+		ways,
+		from: day - 15,
+		day,
+		step: STEP,
+		sightings: (season.sightings.get(kind.id) ?? []).map((s) => ({ event: s.event, on: isoOf(s.day) })),
+		events: sightingsFor(kind),
+		stripWindows: stripWindows(season, kind, dayNumber(garden.today)),
+		figures: editableFigures(printed).map((f) => ({ ...f, own: own.get(f.path) ?? null })),
+		sources: Object.fromEntries([...handbook().sources].map(([id, s]) => [id, s.name]))
+	};
+}

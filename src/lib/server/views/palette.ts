@@ -1,0 +1,56 @@
+import { kindsOf } from '../context.js';
+import { database } from '../db.js';
+import { gardenOr404 } from '../forms.js';
+import * as state from '../store/state.js';
+import { botanicalName } from '$lib/core/handbook/schema.js';
+import { snapshotOf } from '../snapshot.js';
+import type { Ask } from './ask.js';
+
+/** Batches longer ended than these are found in the ledger. */
+const MOST_ENDED = 300;
+const SCREENS = ['Round', 'Wants', 'Stock', 'Bench', 'Ledger', 'Handbook'];
+
+/** All that a search by name can open. */
+export async function paletteView({ params }: Ask) {
+	const garden = await gardenOr404(params.garden);
+	const base = `/g/${garden.slug}`;
+	const db = database();
+	const [kinds, { stocks, wants, living }, ended] = await Promise.all([
+		kindsOf(garden),
+		snapshotOf(garden.id),
+		state.endedBatches(db, garden.id, MOST_ENDED)
+	]);
+	const batches = [...living, ...ended];
+	const name = (id: string) => kinds.get(id)?.common ?? id;
+	const items = [
+		...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),
+		{ title: 'Mix and shopping', what: 'screen', href: `${base}/mix` },
+		{ title: 'Labels', what: 'screen', href: `${base}/labels` },
+		{ title: 'Garden settings and places', what: 'screen', href: `${base}/settings` },
+		...batches.map((b) => ({
+			title: `${b.code} ${name(b.kindId)}`,
+			what: `batch, ${b.status}`,
+			href: `${base}/bench/${b.id}`
+		})),
+		...stocks
+			.filter((s) => !s.gone_on)
+			.map((s) => ({
+				title: [name(s.kind_id), s.label].filter(Boolean).join(', '),
+				what: 'stock',
+				href: `${base}/stock/${s.id}`
+			})),
+		...wants
+			.filter((w) => !w.dropped_on)
+			.map((w) => ({
+				title: `${w.target} ${name(w.kind_id)}${w.label ? `, ${w.label}` : ''}`,
+				what: 'want',
+				href: `${base}/wants/${w.id}`
+			})),
+		...[...kinds.values()].map((k) => ({
+			title: `${k.common} (${botanicalName(k)})`,
+			what: 'handbook',
+			href: `${base}/handbook/${k.id}`
+		}))
+	];
+	return { items: items.map((item, i) => ({ id: String(i), ...item })) };
+}

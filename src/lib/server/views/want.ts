@@ -1,0 +1,65 @@
+import { snapshotOf } from '../snapshot.js';
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { kindsOf } from '../context.js';
+import { gardenOr404 } from '../forms.js';
+import { handbook } from '../handbook.js';
+import { planWant, wantViews } from '../wants.js';
+import { seasonOf } from '../season.js';
+import { stripWindows } from '../windows.js';
+import { isoOf, dayNumber } from '$lib/core/dates.js';
+import { sayRule } from '$lib/core/season/windows.js';
+import type { Ask } from './ask.js';
+
+export async function wantView({ params, query }: Ask<'want'>) {
+	const garden = await gardenOr404(params.garden);
+	if (!z.uuid().safeParse(params.want).success) error(404, { message: 'There is no such want.', code: 'want.unknown' });
+
+	const [want] = await wantViews(garden, params.want);
+	if (!want) error(404, { message: 'There is no such want.', code: 'want.unknown' });
+	const kind = (await kindsOf(garden)).get(want.kindId)!;
+	const { places } = await snapshotOf(garden.id);
+	const asked = query.get('stock');
+	const planned = want.dropped
+		? null
+		: await planWant(garden, want.id, asked && z.uuid().safeParse(asked).success ? asked : null);
+	const ways = new Map(kind.ways.map((w) => [w.id, w]));
+	return {
+		stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
+		want,
+		placeName: places.find((p) => p.id === want.placeId)?.name ?? '',
+		kind: {
+			id: kind.id,
+			common: kind.common,
+			hazards: kind.hazards,
+			winterSays: kind.winter.say,
+			price: kind.price.v
+		},
+		planned: planned && {
+			...planned,
+			plan: planned.plan && {
+				lastSafe: planned.plan.lastSafe === null ? null : isoOf(planned.plan.lastSafe),
+				byHour: planned.plan.byHour,
+				hourWorth: planned.plan.hourWorth,
+				ways: planned.plan.ways.map((w) => {
+					const profile = ways.get(w.wayId)!;
+					const way = handbook().ways.get(profile.way)!;
+					const hinge = w.best?.hinge ?? null;
+					return {
+						...w,
+						stageWeight: hinge && (profile.stages.find((x) => x.to === hinge.stage)?.weight ?? null),
+						hinge: hinge && { ...hinge, source: handbook().sources.get(hinge.src)?.name ?? hinge.src },
+						name: way.name,
+						pieces: way.piece,
+						window: sayRule(profile.window),
+						piece: profile.piece,
+						medium: profile.medium,
+						cover: profile.cover,
+						hormone: profile.hormone,
+						cautions: way.cautions
+					};
+				})
+			}
+		}
+	};
+}

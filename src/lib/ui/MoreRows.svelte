@@ -1,0 +1,26 @@
+<script lang="ts">
+	/** The way on where a long list was cut: how many more there are, and the next of them. */
+	import { page } from '$app/state';
+	interface Props {
+		/** Rows shown now, and how many are not. */
+		rows: number;
+		hidden: number;
+		/** "batch", "batches": what a row is. */
+		of: [string, string];
+	}
+	let { rows, hidden, of }: Props = $props();
+	const STEP = 60;
+	const next = $derived(Math.min(hidden, STEP));
+	const others = $derived([...page.url.searchParams].flatMap(([k, v]) => (k === 'rows' ? [] : `${k}=${encodeURIComponent(v)}`)));
+	const href = $derived(`?${[...others, `rows=${rows + STEP}`].join('&')}`);
+</script>
+
+{#if hidden > 0}
+	<p class="no-print mt-4">
+		<a class="act" {href} data-sveltekit-noscroll data-sveltekit-keepfocus
+			>{next < hidden
+				? `Show ${next} more of ${hidden.toLocaleString('en')} ${of[1]}`
+				: `Show the last ${hidden === 1 ? of[0] : `${hidden} ${of[1]}`}`}</a
+		>
+	</p>
+{/if}
