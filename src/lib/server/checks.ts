@@ -1,6 +1,7 @@
 /** What an entry must agree with beyond itself: the handbook, other rows, the calendar. */
 import type { Queryable } from './db.js';
 import { orThrow, refuseWith } from './refusal.js';
+import { lastKindId, namingKind } from './store/ownKinds.js';
 import * as state from './store/state.js';
 import { sayDate } from '$lib/core/dates.js';
 import type { Facts } from '$lib/core/ledger/describe.js';
@@ -17,7 +18,13 @@ export async function checkEntry(e: AnyEntry, facts: Facts): Promise<void> {
 
 /** What still leans on a subject whose last entry is being undone. */
 export async function checkUnleaned(db: Queryable, gardenId: string, subject: string, id: string): Promise<void> {
-	if (!['stock', 'want', 'place'].includes(subject)) return;
+	if (!['stock', 'want', 'place', 'kind'].includes(subject)) return;
+	if (subject === 'kind') {
+		const gone = await lastKindId(db, gardenId, id);
+		const by = gone === null ? [] : await namingKind(db, gardenId, gone);
+		if (by.length)
+			refuseWith('undo.leaned-on', `${by.join(', ')} ${by.length === 1 ? 'is' : 'are'} of this kind: undo that first.`);
+	}
 	if (subject === 'stock') {
 		const from = await state.codesNaming(db, gardenId, 'stock_id', id);
 		if (from.length) refuseWith('undo.leaned-on', `${from.join(', ')} came from this stock: undo that first.`);

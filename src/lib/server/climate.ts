@@ -85,7 +85,7 @@ async function reckon(gardenId: string, data: GardenData, imports: string, today
 }
 
 /** Puts the usual day of every rule of the handbook beside it, so that plans use the garden's own. */
-function resolvedKinds(
+export function resolvedKinds(
 	kinds: ReadonlyMap<string, Kind>,
 	scenarios: readonly Scenario[],
 	recordClimate: RecordClimate

@@ -4,8 +4,9 @@ import { database } from './db.js';
 import * as state from './store/state.js';
 import { dayNumber, isIsoDate } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
-import { climateBase } from './climate.js';
+import { climateBase, resolvedKinds } from './climate.js';
 import { handbook } from './handbook.js';
+import { Kept } from './kept.js';
 import { snapshotOf } from './snapshot.js';
 import type { ClimateBase } from './climate.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
@@ -79,20 +80,33 @@ export function viewedDay(
 }
 
 /** The kinds as this garden knows them: the handbook with the garden's own figures. */
-export const kindsOf = (garden: Pick<Garden, 'id' | 'base'>): Promise<Map<string, Kind>> =>
-	ownKinds(garden.id, garden.base.kinds);
+export async function kindsOf(garden: Pick<Garden, 'id' | 'base'>): Promise<Map<string, Kind>> {
+	const { base } = garden;
+	const { ownKinds } = await snapshotOf(garden.id);
+	const mine = ownKinds.map((r) =>
+		resolved.of(`${base.key} ${garden.id} ${r.id} ${r.version}`, () =>
+			resolvedKinds(new Map([[r.kind.id, r.kind]]), base.ever, base.recordClimate).get(r.kind.id)!
+		)
+	);
+	return withOwnFigures(garden.id, [...base.kinds.values(), ...mine]);
+}
+/** Own kinds with their days as they fall in the garden. */
+const resolved = new Kept<Kind>(16, () => 40_000);
 
 /** The same with the days as the book has them, not as they fall in the garden: for sizes, counts and prices. */
-export const bookKindsOf = (garden: Pick<GardenHead, 'id'>): Promise<Map<string, Kind>> => ownKinds(garden.id, handbook().kinds);
+export async function bookKindsOf(garden: Pick<GardenHead, 'id'>): Promise<Map<string, Kind>> {
+	const { ownKinds } = await snapshotOf(garden.id);
+	return withOwnFigures(garden.id, [...handbook().kinds.values(), ...ownKinds.map((r) => r.kind)]);
+}
 
-async function ownKinds(gardenId: string, kinds: ReadonlyMap<string, Kind>): Promise<Map<string, Kind>> {
+async function withOwnFigures(gardenId: string, kinds: readonly Kind[]): Promise<Map<string, Kind>> {
 	const own = new Map<string, Record<string, number>>();
 	for (const f of (await snapshotOf(gardenId)).figures) {
 		const figures = own.get(f.kind_id) ?? {};
 		figures[f.path] = f.value;
 		own.set(f.kind_id, figures);
 	}
-	return new Map([...kinds].map(([id, kind]) => [id, own.has(id) ? withFigures(kind, own.get(id)!) : kind]));
+	return new Map(kinds.map((kind) => [kind.id, own.has(kind.id) ? withFigures(kind, own.get(kind.id)!) : kind]));
 }
 
 export const wayIn = (kind: Kind | undefined, wayId: string): WayProfile | undefined => kind?.ways.find((w) => w.id === wayId);

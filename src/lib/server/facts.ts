@@ -2,7 +2,9 @@
 import type { Queryable } from './db.js';
 import { handbook } from './handbook.js';
 import { timerThere } from './store/benchware.js';
+import { namingKind, ownKinds } from './store/ownKinds.js';
 import * as state from './store/state.js';
+import { missingFrom } from '$lib/core/handbook/ownKind.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
 import type { Facts } from '$lib/core/ledger/describe.js';
 import type { Subject } from '$lib/core/ledger/index.js';
@@ -22,10 +24,15 @@ export function factsOf(db: Queryable, gardenId: string, today: string): ReadFac
 		return found;
 	};
 	const places = () => once('place', '', () => state.places(db, gardenId));
+	const own = () => once('kind', '', () => ownKinds(db, gardenId));
 	return {
 		today,
+		ownKind: async (subjectId) => (await own()).find((r) => r.id === subjectId)?.kind ?? null,
+		allKinds: async () => [...handbook().kinds.values(), ...(await own()).map((r) => r.kind)],
+		missingFromBook: (kind) => missingFrom(handbook(), kind),
+		namingKind: (kindId) => namingKind(db, gardenId, kindId),
 		async kind(id) {
-			const kind = handbook().kinds.get(id);
+			const kind = handbook().kinds.get(id) ?? (await own()).find((r) => r.kind.id === id)?.kind;
 			if (!kind) return null;
 			const figures = await once('figure', '', () => state.figures(db, gardenId));
 			return withFigures(kind, Object.fromEntries(figures.filter((f) => f.kind_id === id).map((f) => [f.path, f.value])));

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'yaml';
 import { z } from 'zod';
-import { materialSchema, mixSchema, sheetSchema, termSchema } from '$lib/core/handbook/benchSchema.js';
+import { habitSchema, materialSchema, mixSchema, sheetSchema, termSchema } from '$lib/core/handbook/benchSchema.js';
 import { expandLike } from '$lib/core/handbook/like.js';
 import { careRuleSchema, containerSchema, kindSchema, schoolSchema, sourceSchema, waySchema } from '$lib/core/handbook/schema.js';
 import type { Handbook } from '$lib/core/handbook/schema.js';
@@ -49,7 +49,8 @@ export function loadHandbook(folder: string): Handbook {
 		materials: list('materials.yaml', materialSchema),
 		mixes: list('mixes.yaml', mixSchema),
 		sheets: list('labels.yaml', sheetSchema),
-		terms: list('terms.yaml', termSchema)
+		terms: list('terms.yaml', termSchema),
+		habits: list('habits.yaml', habitSchema)
 	};
 	for (const complaint of inconsistencies(book)) throw new Error(`handbook: ${complaint}`);
 	return book;
@@ -79,6 +80,8 @@ export function inconsistencies(book: Handbook): string[] {
 	for (const mix of book.mixes.values())
 		for (const part of Object.keys(mix.parts))
 			if (!book.materials.has(part)) wrong.push(`mix ${mix.id} names the unknown material ${part}`);
+	for (const h of book.habits.values())
+		if (!book.kinds.has(h.like)) wrong.push(`habit ${h.id} begins from the unknown kind ${h.like}`);
 	for (const t of book.terms.values()) source(`term ${t.id}`, t.src);
 	for (const c of book.containers.values())
 		if (c.next && !book.containers.has(c.next)) wrong.push(`${c.id} is followed by the unknown container ${c.next}`);

@@ -9,12 +9,12 @@ import { factsOf } from './facts.js';
 import { kindIdOf, lineOf, namesFor } from './lines.js';
 import { newestMigration } from './schemaVersion.js';
 import { project, projectAdded, putFolded } from './project.js';
-import { asResult, Refusal, refuseWith } from './refusal.js';
+import { asResult, orThrow, Refusal, refuseWith } from './refusal.js';
 import * as entries from './store/entries.js';
-import { clearProjections, gardensToDerive, markDerived, stampVersions, versionOf } from './store/projections.js';
+import { clearProjections, gardensToDerive, markDerived, PROJECTIONS, stampVersions, versionOf } from './store/projections.js';
 import * as state from './store/state.js';
 import { codeOf, effective, KINDS, foldBatch, isoDate, MOST_CODES, MOST_NOTE, subjectOf, uuid } from '$lib/core/ledger/index.js';
-import type { AnyEntry, EntryKind, Subject } from '$lib/core/ledger/index.js';
+import type { AnyEntry, Batch, EntryKind, Subject } from '$lib/core/ledger/index.js';
 import type { Result } from '$lib/core/result.js';
 
 /** An entry as it comes in: shape known, content still to be parsed. */
@@ -295,14 +295,16 @@ const turnedLine = (line: string): string =>
 
 async function stands(db: Queryable, gardenId: string, subject: Subject, id: string): Promise<boolean> {
 	// Only these are leaned on by others.
-	if (subject !== 'place' && subject !== 'stock' && subject !== 'want') return true;
-	const { rowCount } = await db.query(`SELECT 1 FROM ${subject} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
+	if (subject !== 'place' && subject !== 'stock' && subject !== 'want' && subject !== 'kind') return true;
+	const { rowCount } = await db.query(`SELECT 1 FROM ${PROJECTIONS[subject]} WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rowCount === 1;
 }
 
 /** Derives all state of a garden from its ledger afresh. */
 export const rebuild = (gardenId: string): Promise<{ entries: number; subjects: number }> =>
 	transaction((db) => rebuildIn(db, gardenId));
+
+const BATCHES_AT_ONCE = 400;
 
 export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entries: number; subjects: number }> {
 	await locked(db, gardenId);
@@ -318,10 +320,20 @@ export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entr
 		if (list) list.push(row);
 		else bySubject.set(key, [row]);
 	}
+	// Batches are most of it: written many at once.
+	let folded: Batch[] = [];
+	const write = async () => {
+		if (folded.length) await state.putBatches(db, gardenId, folded);
+		folded = [];
+	};
 	for (const list of bySubject.values()) {
 		const { subject, subject_id: id } = list[0]!;
 		try {
-			await putFolded(db, gardenId, subject, id, list);
+			if (subject === 'batch') {
+				const batch = orThrow(foldBatch(effective(list.map(entries.asEntry))));
+				if (batch) folded.push(batch);
+				if (folded.length >= BATCHES_AT_ONCE) await write();
+			} else await putFolded(db, gardenId, subject, id, list);
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
 			const bad = firstRefused(list);
@@ -330,6 +342,7 @@ export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entr
 			);
 		}
 	}
+	await write();
 	await stampVersions(db, gardenId);
 	await db.query('SET CONSTRAINTS ALL IMMEDIATE');
 	await markDerived(db, gardenId);

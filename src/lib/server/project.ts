@@ -5,6 +5,7 @@ import { putShelf, putTimer, putVessel } from './store/benchware.js';
 import { careById, putCare, putSighting } from './store/care.js';
 import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
+import { putOwnKind } from './store/ownKinds.js';
 import { removeRow, stampVersion } from './store/projections.js';
 import * as state from './store/state.js';
 import { setStanding } from './store/weather.js';
@@ -36,7 +37,8 @@ const WRITE: { [S in Subject]: Writing<S> } = {
 	sighting: whole('sighting', putSighting),
 	timer: whole('timer', putTimer),
 	shelf: whole('shelf', putShelf),
-	vessel: whole('vessel', putVessel)
+	vessel: whole('vessel', putVessel),
+	kind: whole('kind', putOwnKind)
 };
 
 /**

@@ -8,6 +8,8 @@ import { Kept } from './kept.js';
 import * as care from './store/care.js';
 import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
+import { ownKinds } from './store/ownKinds.js';
+import type { OwnKindRow } from './store/ownKinds.js';
 import * as state from './store/state.js';
 import type { Batch, Subject } from '$lib/core/ledger/index.js';
 
@@ -25,18 +27,21 @@ export interface Snapshot {
 	figures: readonly state.FigureRow[];
 	cares: readonly care.CareRow[];
 	sightings: readonly care.SightingRow[];
+	ownKinds: readonly OwnKindRow[];
 }
 
 /** Rough bytes of rows in memory: a batch with its cohorts, looks and stays; a mark of care; any other row. */
 const BATCH_BYTES = 4_000;
 const MARK_BYTES = 150;
 const ROW_BYTES = 600;
+const KIND_BYTES = 30_000;
 const kept = new Kept<Snapshot>(
 	96,
 	(s) =>
 		s.living.length * BATCH_BYTES +
 		s.cares.reduce((n, c) => n + Object.keys(c.marks).length, 0) * MARK_BYTES +
-		(s.stocks.length + s.wants.length + s.places.length + s.figures.length + s.sightings.length + 1) * ROW_BYTES
+		(s.stocks.length + s.wants.length + s.places.length + s.figures.length + s.sightings.length + 1) * ROW_BYTES +
+		s.ownKinds.length * KIND_BYTES
 );
 
 export async function snapshotOf(gardenId: string): Promise<Snapshot> {
@@ -80,14 +85,15 @@ async function read(
 		const gone = new Set(touched);
 		return [...old.filter((r) => !gone.has(r.id)), ...(await rows(touched))];
 	};
-	const [living, stocks, wants, places, figures, cares, sightings] = await Promise.all([
+	const [living, stocks, wants, places, figures, cares, sightings, own] = await Promise.all([
 		some('batch', of?.before.living, (only) => state.batches(db, gardenId, LIVING, only)),
 		again('stock', 'stocks', () => state.stocks(db, gardenId)),
 		again('want', 'wants', () => state.wants(db, gardenId)),
 		again('place', 'places', () => state.places(db, gardenId)),
 		again('figure', 'figures', () => state.figures(db, gardenId)),
 		some('care', of?.before.cares, (only) => care.cares(db, gardenId, only)),
-		again('sighting', 'sightings', () => care.sightings(db, gardenId))
+		again('sighting', 'sightings', () => care.sightings(db, gardenId)),
+		again('kind', 'ownKinds', () => ownKinds(db, gardenId))
 	]);
 	return {
 		last,
@@ -97,6 +103,7 @@ async function read(
 		places,
 		figures,
 		cares,
-		sightings
+		sightings,
+		ownKinds: own
 	};
 }

@@ -78,7 +78,7 @@
 		<NoteField />
 	{/if}
 	{#if problem}
-		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 text-madder">
+		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 whitespace-pre-line text-madder">
 			{problem.sentence}
 			{#if problem.code === 'sign-in'}<a href="/sign-in" target="_blank" rel="opener">Sign in in another tab</a>{/if}
 		</p>

@@ -100,6 +100,9 @@ export const sheetSchema = z.strictObject({
 export type Sheet = z.infer<typeof sheetSchema>;
 
 /** How long a right in a variety runs. */
+export const habitSchema = z.strictObject({ id: z.string(), name: z.string(), like: z.string() });
+export type Habit = z.infer<typeof habitSchema>;
+
 export const termSchema = z.strictObject({
 	id: z.string(),
 	name: z.string(),

@@ -5,7 +5,7 @@
  */
 import { z } from 'zod';
 import { clockSchema, cutFields, cutSchema, vesselSchema, warmthSchema } from './benchSchema.js';
-import type { Cut, MaterialRow, MixRow, Sheet, TermRow } from './benchSchema.js';
+import type { Cut, Habit, MaterialRow, MixRow, Sheet, TermRow } from './benchSchema.js';
 import { momentSchema as moment } from '../season/moments.js';
 
 const src = z.string().min(1);
@@ -79,7 +79,7 @@ export const wayProfileSchema = z
 		const order = w.stages.map((s) => STAGES.indexOf(s.to));
 		return order.every((at, i) => i === 0 || at > order[i - 1]!);
 	}, 'stages must come in their order, each once')
-	.refine((w) => w.stages.at(-1)!.to === 'planted', 'the last stage is planted');
+	.refine((w) => w.stages.at(-1)?.to === 'planted', 'the last stage is planted');
 export type WayProfile = z.infer<typeof wayProfileSchema>;
 
 export const SHELTERS = ['sill', 'lit_shelf', 'frame', 'garage', 'ground'] as const;
@@ -226,6 +226,8 @@ export interface Handbook {
 	mixes: Map<string, MixRow>;
 	sheets: Map<string, Sheet>;
 	terms: Map<string, TermRow>;
+	/** Where a kind of one's own may begin. */
+	habits: Map<string, Habit>;
 }
 
 /** How a kind's piece is cut: the way's usual, with what is particular to the kind. */

@@ -32,8 +32,15 @@ export interface Names {
 export interface Facts {
 	/** ISO date. */
 	today: string;
-	/** With the garden's own figures. */
+	/** The handbook's or the garden's own, with the garden's own figures. */
 	kind(id: string): Promise<Kind | null>;
+	/** The garden's own, by the entry's subject. */
+	ownKind(subjectId: string): Promise<Kind | null>;
+	allKinds(): Promise<Kind[]>;
+	/** What a kind names that the handbook lacks, in sentences. */
+	missingFromBook(kind: Kind): string[];
+	/** What there is of a kind, in a few words each: batches by code, stock, wants. */
+	namingKind(kindId: string): Promise<string[]>;
 	place(id: string): Promise<Place | null>;
 	stock(id: string): Promise<Stock | null>;
 	want(id: string): Promise<Want | null>;

@@ -9,6 +9,7 @@ import { shelfKinds, vesselKinds } from './kinds/bench.js';
 import { careKinds } from './kinds/care.js';
 import { figureKinds } from './kinds/figure.js';
 import { gardenKinds } from './kinds/garden.js';
+import { ownKindKinds } from './kinds/ownKind.js';
 import { placeKinds } from './kinds/place.js';
 import { reversedKinds } from './kinds/reversed.js';
 import { sightingKinds } from './kinds/sighting.js';
@@ -34,6 +35,7 @@ export const KINDS = {
 	...stockKinds,
 	...wantKinds,
 	...figureKinds,
+	...ownKindKinds,
 	...batchKinds,
 	...weatherKinds,
 	...careKinds,
@@ -47,7 +49,19 @@ export const KINDS = {
 export type EntryKind = keyof typeof KINDS;
 export type EntryData<K extends EntryKind> = z.infer<(typeof KINDS)[K]['data']>;
 export type Subject =
-	'garden' | 'place' | 'stock' | 'want' | 'figure' | 'batch' | 'weather' | 'care' | 'sighting' | 'timer' | 'shelf' | 'vessel';
+	| 'garden'
+	| 'place'
+	| 'stock'
+	| 'want'
+	| 'figure'
+	| 'batch'
+	| 'weather'
+	| 'care'
+	| 'sighting'
+	| 'timer'
+	| 'shelf'
+	| 'vessel'
+	| 'kind';
 
 export const isEntryKind = (text: string): text is EntryKind => Object.hasOwn(KINDS, text);
 

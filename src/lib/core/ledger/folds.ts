@@ -1,6 +1,7 @@
 /** What stands of each subject of the ledger: from its standing entries to its row, or to none. */
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
+import type { Kind } from '../handbook/schema.js';
 import type { Vessel } from '../mix/vessel.js';
 import type { Batch } from './batch.js';
 import type { AnyEntry, EntryData, GardenData, Subject } from './entries.js';
@@ -44,6 +45,7 @@ export interface Rows {
 	timer: { id: string } & EntryData<'timer.started'>;
 	shelf: { id: string } & EntryData<'shelf.set'>;
 	vessel: { id: string; name: string; vessel: Vessel };
+	kind: { id: string; like: string | null; kind: Kind };
 }
 
 function stock(id: string, entries: readonly AnyEntry[]): Stock | null {
@@ -134,5 +136,9 @@ export const FOLDS: { [S in Subject]: (id: string, entries: readonly AnyEntry[])
 		const set = latest(entries, 'vessel.set');
 		if (!set || entries.at(-1)?.kind === 'vessel.gone') return ok(null);
 		return ok({ id, name: set.data.name, vessel: set.data.vessel as Vessel });
+	},
+	kind: (id, entries) => {
+		const set = latest(entries, 'kind.set');
+		return ok(set && entries.at(-1)?.kind !== 'kind.gone' ? { id, ...set.data } : null);
 	}
 };

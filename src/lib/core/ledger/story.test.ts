@@ -33,6 +33,7 @@ describe('entries', () => {
 				'timer',
 				'shelf',
 				'vessel',
+				'kind',
 				'entry'
 			]).toContain(subjectOf(kind));
 		}

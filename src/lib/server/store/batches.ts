@@ -119,54 +119,59 @@ export async function batchesByCode(db: Queryable, gardenId: string, codes: read
 	return rows.map(asBatch);
 }
 
-export async function putBatch(db: Queryable, gardenId: string, b: Batch): Promise<void> {
+/** A batch by the columns of its row. */
+const asRow = (gardenId: string, b: Batch) => ({
+	garden_id: gardenId,
+	id: b.id,
+	code: b.code,
+	kind_id: b.kindId,
+	way_id: b.wayId,
+	stock_id: b.stockId,
+	want_id: b.wantId,
+	place_id: b.placeId,
+	from_batch: b.fromBatch,
+	status: b.status,
+	planned_on: b.plannedOn,
+	planned_count: b.plannedCount,
+	struck_on: b.struckOn,
+	struck: b.struck,
+	unrooted: b.unrooted,
+	rooted: b.rooted,
+	potted: b.potted,
+	wintered_on: b.winteredOn,
+	planted: b.planted,
+	given: b.given,
+	kept: b.kept,
+	split_off: b.splitOff,
+	lost: b.lost,
+	lost_planted: b.lostPlanted,
+	last_on: b.lastOn,
+	last_sign: b.lastSign,
+	cohorts: b.cohorts,
+	rooting: b.rootRecord,
+	family: b.family,
+	inherited: b.inherited,
+	stays: b.stays,
+	treatment: b.treatment,
+	container: b.container,
+	seen: b.seen,
+	looks: b.looks,
+	tray: b.tray,
+	foretold: b.foretold
+});
+
+/** Writes batches, new or changed, many at once. */
+export async function putBatches(db: Queryable, gardenId: string, batches: readonly Batch[]): Promise<void> {
 	await db.query(
-		`INSERT INTO batch (garden_id, ${BATCH}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17,
-			$18, $19, $20, $21, $22, $23, $24, $25, $26, $27, $28, $29, $30, $31, $32, $33, $34, $35, $36, $37)
+		`INSERT INTO batch (garden_id, ${BATCH}) SELECT garden_id, ${BATCH} FROM jsonb_populate_recordset(NULL::batch, $1::jsonb)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET (${BATCH}) = ROW (EXCLUDED.${BATCH.split(',')
 				.map((c) => c.trim())
 				.join(', EXCLUDED.')})`,
-		[
-			gardenId,
-			b.id,
-			b.code,
-			b.kindId,
-			b.wayId,
-			b.stockId,
-			b.wantId,
-			b.placeId,
-			b.fromBatch,
-			b.status,
-			b.plannedOn,
-			b.plannedCount,
-			b.struckOn,
-			b.struck,
-			b.unrooted,
-			b.rooted,
-			b.potted,
-			b.winteredOn,
-			b.planted,
-			b.given,
-			b.kept,
-			b.splitOff,
-			b.lost,
-			b.lostPlanted,
-			b.lastOn,
-			b.lastSign,
-			JSON.stringify(b.cohorts),
-			JSON.stringify(b.rootRecord),
-			b.family,
-			JSON.stringify(b.inherited),
-			JSON.stringify(b.stays),
-			JSON.stringify(b.treatment),
-			b.container,
-			JSON.stringify(b.seen),
-			JSON.stringify(b.looks),
-			b.tray && JSON.stringify(b.tray),
-			b.foretold
-		]
+		[JSON.stringify(batches.map((b) => asRow(gardenId, b)))]
 	);
 }
+
+export const putBatch = (db: Queryable, gardenId: string, b: Batch): Promise<void> => putBatches(db, gardenId, [b]);
 
 /** How many of these are batches, stock or wants of the garden. */
 export async function plantsThere(db: Queryable, gardenId: string, ids: readonly string[]): Promise<number> {

@@ -21,6 +21,7 @@ export const PROJECTIONS = {
 	timer: 'timer',
 	shelf: 'shelf',
 	vessel: 'vessel',
+	kind: 'own_kind',
 	weather: 'weather_import'
 } as const satisfies Record<Subject, string>;
 
@@ -32,7 +33,7 @@ export async function removeRow(db: Queryable, gardenId: string, subject: Rows, 
 }
 
 /** Subjects whose forms are drawn from a whole row and written back whole. */
-const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch']);
+const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch', 'kind']);
 
 /** Writes down which entry a row was derived from last. */
 export async function stampVersion(db: Queryable, gardenId: string, subject: Subject, id: string, seq: number): Promise<void> {

@@ -3,6 +3,7 @@ import { calendarView } from './calendar.js';
 import { awaySheetView } from './awaySheet.js';
 import { labelDrawnView, labelSheetView } from './labelSheet.js';
 import { guidePageView } from './guidePage.js';
+import { kindFileView, ownKindView } from './ownKind.js';
 import { paletteView } from './palette.js';
 import { recordFileView } from './recordFile.js';
 import { sourcesView } from './sources.js';
@@ -35,6 +36,8 @@ import { yearView } from './year.js';
 export const VIEWS = {
 	sources: sourcesView,
 	recordFile: recordFileView,
+	ownKind: ownKindView,
+	kindFile: kindFileView,
 	palette: paletteView,
 	guidePage: guidePageView,
 	labelDrawn: labelDrawnView,

@@ -24,12 +24,14 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 	const garden = await gardenOr404(params.garden);
 	const { day } = viewedDay(garden, query.get('day'));
 
-	const printed = handbook().kinds.get(params.kind);
+	const { ownKinds, figures } = await snapshotOf(garden.id);
+	const mine = ownKinds.find((r) => r.kind.id === params.kind);
+	const printed = handbook().kinds.get(params.kind) ?? mine?.kind;
 	if (!printed) error(404, { message: 'The handbook does not know that kind.', code: 'kind.unknown' });
 	const kind = (await kindsOf(garden)).get(params.kind)!;
 	const record = await recordOf(garden);
 	const season = await seasonOf(garden);
-	const own = new Map((await snapshotOf(garden.id)).figures.filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value]));
+	const own = new Map(figures.filter((f) => f.kind_id === kind.id).map((f) => [f.path, f.value]));
 	const ways = kind.ways.map((w) => {
 		const way = handbook().ways.get(w.way)!;
 		const seen = record.of(kind.id, w.id);
@@ -56,6 +58,8 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 	});
 	return {
 		kind: { ...kind, botanical: botanicalName(kind) },
+		/** Null for a kind of the handbook. */
+		mine: mine ? { like: handbook().kinds.get(mine.like ?? '')?.common ?? null, likeId: mine.like } : null,
 		ways,
 		from: day - 15,
 		day,

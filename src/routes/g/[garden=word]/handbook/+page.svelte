@@ -21,7 +21,8 @@
 
 <svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
 <h1>How it is done, and when, here</h1>
-<p class="text-faded">
+<p class="mt-2"><a class="act" href="{base}/handbook/own">Add a kind of your own</a></p>
+<p class="mt-2 text-faded">
 	{data.kinds.length} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
 	it open. <a href="{base}/handbook/sources">What the figures rest on</a>.
 </p>
@@ -44,7 +45,7 @@
 			<a href="{base}/handbook/{k.id}" class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]">
 				<div>
 					<p class="leading-tight font-semibold">{k.common}</p>
-					<p class="note italic">{k.botanical}</p>
+					<p class="note"><span class="italic">{k.botanical}</span>{k.mine ? ' · your own' : ''}</p>
 				</div>
 				<div>
 					{#each k.ways as w (w.id)}
@@ -62,4 +63,6 @@
 		</li>
 	{/each}
 </ul>
-{#if shown.length === 0}<p class="mt-6">No kind fits that.</p>{/if}
+{#if shown.length === 0}<p class="mt-6">
+		No kind of the handbook is called that. <a href="{base}/handbook/own">Add it as a kind of your own</a>: it takes a minute.
+	</p>{/if}

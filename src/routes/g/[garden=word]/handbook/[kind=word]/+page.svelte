@@ -45,7 +45,12 @@
 		<p class="text-lg italic">
 			{k.botanical}{#if k.trade}<span class="not-italic">, sold as {k.trade}</span>{/if}
 		</p>
-		<p class="text-faded">{k.stands_for}</p>
+		<p class="text-faded">
+			{#if data.mine}Your own kind{#if data.mine.like}, which behaves like <a href="{base}/handbook/{data.mine.likeId}"
+						>{data.mine.like.toLowerCase()}</a
+					>{/if}. <a href="{base}/handbook/own?kind={k.id}">Change it</a>.
+			{:else}{k.stands_for}{/if}
+		</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
 		<a class="act act-main" href="{base}/wants/new?kind={k.id}">I want some</a><a class="act" href="{base}/stock/new?kind={k.id}"
@@ -212,6 +217,22 @@
 		</div>
 	</section>
 {/each}
+
+<section class="mt-10 border-t border-ink pt-4">
+	<h2>Pass it on, or make another of it</h2>
+	<p class="mt-2 flex flex-wrap gap-3">
+		<a class="act" href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>As a file (YAML)</a>
+		{#if !data.mine}<a class="act" href="{base}/handbook/own?like={k.id}">A kind of my own like this</a>{/if}
+	</p>
+	{#if data.mine}
+		<details class="mt-3 max-w-xl">
+			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Take this kind away</summary>
+			<EntryForm action="?/away" submit="Take {k.common} away" today={data.garden.today} dated={false} noted={false} quiet>
+				<Field label="Why (if you like)" name="why" />
+			</EntryForm>
+		</details>
+	{/if}
+</section>
 
 <section class="mt-10 border-t border-ink pt-4">
 	<h2>Your own figures</h2>
