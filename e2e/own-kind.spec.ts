@@ -7,22 +7,22 @@ test.use({ appOptions: { demo: true, env: { SURCULUS_TRIAL: 'own-kind' } } });
 
 test('a kind of one’s own: like another, used in stock, batch, want and label, passed on as a file', async ({ app, page }) => {
 	await page.goto(`${app.demo}/handbook`);
-	await page.getByLabel('Find a kind or a way').fill('hibiscus');
+	await page.getByLabel('Find a kind or a way').fill('abutilon');
 	await page.getByRole('link', { name: 'Add it as a kind of your own' }).click();
 
 	// Without saying what it behaves like it is refused, and nothing typed is lost.
-	await page.getByLabel('Name', { exact: true }).fill('Hibiscus');
-	await page.getByLabel('Variety').fill('Blue Bird');
-	await page.getByLabel('Species').fill('Hibiscus syriacus');
+	await page.getByLabel('Name', { exact: true }).fill('Abutilon');
+	await page.getByLabel('Variety').fill('Nabob');
+	await page.getByLabel('Species').fill('Abutilon × hybridum');
 	await page.getByRole('button', { name: 'Add this kind' }).click();
 	await expect(page.getByText('Choose the kind that it behaves like').first()).toBeVisible();
-	await expect(page.getByLabel('Species')).toHaveValue('Hibiscus syriacus');
+	await expect(page.getByLabel('Species')).toHaveValue('Abutilon × hybridum');
 	await page.getByLabel('Find a kind by any name').fill('forsythia');
 	await expect(page.getByRole('checkbox', { name: 'hardwood cutting' })).toBeChecked();
 	await page.getByLabel('Bears cold down to').fill('-20');
 	await page.getByLabel('Spacing').fill('120');
 	await page.getByRole('button', { name: 'Add this kind' }).click();
-	await expect(page.getByRole('heading', { name: 'Hibiscus', exact: true })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Abutilon', exact: true })).toBeVisible();
 	await expect(page.getByText('Your own kind, which behaves like forsythia')).toBeVisible();
 	await expect(page.getByText('zone 6b')).toBeVisible();
 	const kind = new URL(page.url()).pathname.split('/').at(-1)!;
@@ -34,44 +34,44 @@ test('a kind of one’s own: like another, used in stock, batch, want and label,
 		.first()
 		.fill('150');
 	await page.getByRole('button', { name: 'Add it' }).click();
-	await expect(page.getByRole('heading', { name: /Hibiscus/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /Abutilon/ })).toBeVisible();
 	const stock = new URL(page.url()).pathname.split('/').at(-1)!;
 	await page.goto(`${app.demo}/bench/new?stock=${stock}&way=soft-tip&count=8`);
 	await page.getByRole('button', { name: 'Struck', exact: true }).click();
 	await page.waitForURL(/\/bench\/[0-9a-f-]{36}\?struck/);
-	await expect(page.getByRole('heading', { level: 1 })).toContainText('Hibiscus');
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('Abutilon');
 	const code = /[0-9A-Z]{3}-[0-9A-Z]/.exec(await page.locator('main').innerText())![0];
 	const label = await page.request.get(`${app.demo}/labels/${code}.svg`);
-	expect(await label.text()).toContain('Hibiscus');
+	expect(await label.text()).toContain('Abutilon');
 	await page.goto(`${app.demo}/bench`);
-	await expect(page.locator('main')).toContainText('Hibiscus');
+	await expect(page.locator('main')).toContainText('Abutilon');
 
 	// In use it stays.
 	await page.goto(`${app.demo}/handbook/${kind}`);
 	await page.getByText('Take this kind away').click();
-	await page.getByRole('button', { name: 'Take Hibiscus away' }).click();
+	await page.getByRole('button', { name: 'Take Abutilon away' }).click();
 	await expect(page.getByRole('alert')).toContainText(`${code}`);
 
 	// Out as a file; a changed copy comes in as another kind; a spoilt one is refused with its faults.
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'As a file (YAML)' }).click();
 	const file = readFileSync(await (await download).path(), 'utf8');
-	expect(file).toContain('common: Hibiscus');
+	expect(file).toContain('common: Abutilon');
 	await page.goto(`${app.demo}/handbook/own`);
 	await page.getByLabel('What is in it').fill(file.replace('chance: 0.', 'chance: 7.'));
 	await page.getByRole('button', { name: 'Take it in' }).click();
 	await expect(page.getByRole('alert')).toContainText('Nothing was taken in.');
-	await page.getByLabel('What is in it').fill(file.replace('common: Hibiscus', 'common: Rose of Sharon'));
+	await page.getByLabel('What is in it').fill(file.replace('common: Abutilon', 'common: Parlour maple'));
 	await page.getByRole('button', { name: 'Take it in' }).click();
-	await expect(page.getByRole('heading', { name: 'Rose of Sharon' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Parlour maple' })).toBeVisible();
 
 	// Changed, its page and its plants follow.
 	await page.goto(`${app.demo}/handbook/${kind}`);
 	await page.getByRole('link', { name: 'Change it' }).click();
-	await expect(page.getByLabel('Variety')).toHaveValue('Blue Bird');
-	await page.getByLabel('Name', { exact: true }).fill('Tree hibiscus');
+	await expect(page.getByLabel('Variety')).toHaveValue('Nabob');
+	await page.getByLabel('Name', { exact: true }).fill('Indoor maple');
 	await page.getByRole('button', { name: 'Keep the change' }).click();
-	await expect(page.getByRole('heading', { name: 'Tree hibiscus' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Indoor maple' })).toBeVisible();
 	await page.goto(`${app.demo}/stock/${stock}`);
-	await expect(page.getByRole('heading', { name: /Tree hibiscus/ })).toBeVisible();
+	await expect(page.getByRole('heading', { name: /Indoor maple/ })).toBeVisible();
 });

@@ -27,6 +27,7 @@ const SCREENS = [
 	'handbook/lavender',
 	'handbook/angels-trumpet',
 	'handbook/sources',
+	'handbook/own?like=forsythia',
 	'settings'
 ];
 

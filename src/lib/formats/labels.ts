@@ -9,6 +9,7 @@ export interface Label {
 	/** What the QR code says: an address, or the code alone. */
 	qr: string;
 	name: string;
+	/** What tells it from others of its name: the form it is called by, else its botanical name. */
 	botanical: string;
 	/** Way, number, date in one line. */
 	line: string;

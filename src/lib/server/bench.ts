@@ -9,6 +9,7 @@ import type { Known, Model } from './model.js';
 import type { RootingView } from './rooting.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -17,6 +18,8 @@ import type { Task } from '$lib/core/round/tasks.js';
 
 export interface BatchView extends Batch {
 	kindName: string;
+	/** What people call this form of it; blank where they do not. */
+	form: string;
 	wayName: string;
 	pieceWord: [string, string];
 	placeName: string;
@@ -94,7 +97,8 @@ export async function batchViews(
 		const q = f ? quantilesOf(f.pmf) : null;
 		return {
 			...b,
-			kindName: kind?.common ?? b.kindId,
+			kindName: kind ? withVariety(kind) : b.kindId,
+			form: m.formOf(b.stockId),
 			wayName: way?.name ?? b.wayId,
 			pieceWord: way?.piece ?? ['piece', 'pieces'],
 			placeName: place?.name ?? '',

@@ -87,7 +87,8 @@ export function inconsistencies(book: Handbook): string[] {
 		if (c.next && !book.containers.has(c.next)) wrong.push(`${c.id} is followed by the unknown container ${c.next}`);
 	for (const rule of book.care.values()) {
 		source(`care ${rule.id}`, rule.src);
-		for (const way of rule.ways ?? []) if (!book.ways.has(way)) wrong.push(`care ${rule.id} names the unknown way ${way}`);
+		for (const way of [...(rule.ways ?? []), ...(rule.not_ways ?? [])])
+			if (!book.ways.has(way)) wrong.push(`care ${rule.id} names the unknown way ${way}`);
 		for (const held of rule.holds ?? [])
 			if (!book.containers.has(held)) wrong.push(`care ${rule.id} names the unknown container ${held}`);
 	}

@@ -45,6 +45,8 @@ export interface Model {
 	today: DayNumber;
 	kinds: Map<string, Kind>;
 	places: readonly state.PlaceRow[];
+	/** What people call the form that pieces of a stock plant are: its label. */
+	formOf(stockId: string | null): string;
 	season: Season;
 	record: RecordOf;
 	/** Changes whenever the season, the places, their temperatures or the correlation do. */
@@ -55,19 +57,21 @@ export interface Model {
 
 export async function modelOf(garden: Garden): Promise<Model> {
 	const db = database();
-	const [kinds, { places }, season, readings, record] = await Promise.all([
+	const [kinds, { places, stocks }, season, readings, record] = await Promise.all([
 		kindsOf(garden),
 		snapshotOf(garden.id),
 		seasonOf(garden),
 		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
 		recordOf(garden)
 	]);
+	const forms = new Map(stocks.map((s) => [s.id, s.label]));
 	const told = [...readings].map(([place, days]) => [place, days.size, days.get(dayNumber(garden.today))]);
 	return {
 		garden,
 		today: dayNumber(garden.today),
 		kinds,
 		places,
+		formOf: (stockId) => forms.get(stockId ?? '') ?? '',
 		season,
 		record,
 		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),

@@ -18,6 +18,7 @@ import { asksFrom } from '$lib/core/round/marks.js';
 import type { Marks } from '$lib/core/round/marks.js';
 import { inWalkingOrder, mayWait, winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import { dampDays, rainTomorrow, soilFit } from '$lib/core/round/triggers.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 import { sayVolume } from '$lib/core/units/index.js';
@@ -248,7 +249,12 @@ export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTas
 function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
 	const { containers, care: rules } = handbook();
-	const kindName = (t: Task) => w.kinds.get(batchById.get(t.batchId ?? '')?.kindId ?? '')?.common ?? '';
+	const kindName = (t: Task) => {
+		const b = batchById.get(t.batchId ?? '');
+		const kind = w.kinds.get(b?.kindId ?? '');
+		const form = w.model.formOf(b?.stockId ?? t.stockId);
+		return kind ? [withVariety(kind), form].filter(Boolean).join(', ') : '';
+	};
 	const stage = stageTasks(w, day).map((t): RoundTask => {
 		const b = t.batchId ? batchById.get(t.batchId) : undefined;
 		return task({

@@ -10,6 +10,7 @@ import * as state from './store/state.js';
 import { isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import { mayMultiply } from '$lib/core/material/protection.js';
 import { seasonOf } from './season.js';
 import { whyNever } from '$lib/core/season/windows.js';
@@ -55,7 +56,7 @@ export async function stockViews(garden: Garden, day: DayNumber, of?: string | r
 		return [
 			{
 				...s,
-				kindName: kind.common,
+				kindName: withVariety(kind),
 				placeName: places.find((p) => p.id === s.place_id)?.name ?? '',
 				may: mayMultiply(protectionOf(s), yearOf(day)),
 				measure: kind.ways[0]!.gives.measure,

@@ -12,6 +12,7 @@ import type { Snapshot } from './snapshot.js';
 import * as state from './store/state.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand, protectionOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -116,7 +117,7 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 		return {
 			id: w.id,
 			kindId: w.kind_id,
-			kindName: kinds.get(w.kind_id)?.common ?? w.kind_id,
+			kindName: kind ? withVariety(kind) : w.kind_id,
 			purpose: w.purpose,
 			label: w.label,
 			placeId: w.place_id,

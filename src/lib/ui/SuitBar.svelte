@@ -3,7 +3,7 @@
 	 * How well the days of a year suit, drawn as a rise and fall: full height where every year of the record
 	 * would have it open. Ticks below are what was done in earlier years.
 	 */
-	import { area, curveMonotoneX } from 'd3-shape';
+	import { area } from 'd3-shape';
 	import { monthsOf } from './strip.js';
 	interface Props {
 		from: number;
@@ -21,13 +21,20 @@
 	const x = (d: number) => (Math.min(span, Math.max(0, d - from)) / span) * 1000;
 	const floor = $derived(height - (marks.length ? 7 : 1));
 	const months = $derived(monthsOf(from, from + span));
-	const path = $derived(
-		area<number>()
-			.x((_, i) => x(from + i * step))
-			.y0(floor)
-			.y1((v) => floor - v * (floor - 2))
-			.curve(curveMonotoneX)(values) ?? ''
+	/** Only where it bends: most of a year it is open or shut, and a list of a hundred bars is read by phones. */
+	const bends = $derived(
+		values
+			.map((v, i) => ({ v, i }))
+			.filter(({ v, i }) => i === 0 || i === values.length - 1 || v !== values[i - 1] || v !== values[i + 1])
 	);
+	const path = $derived(
+		area<{ v: number; i: number }>()
+			.x(({ i }) => x(from + i * step))
+			.y0(floor)
+			.y1(({ v }) => floor - v * (floor - 2))
+			.digits(1)(bends) ?? ''
+	);
+	const firsts = $derived(months.map((m) => `M${x(m.day).toFixed(1)} 0V${floor}`).join(''));
 </script>
 
 <svg
@@ -38,14 +45,7 @@
 	role="img"
 	aria-label={label}
 >
-	{#each months as m (m.day)}<line
-			x1={x(m.day)}
-			x2={x(m.day)}
-			y1="0"
-			y2={floor}
-			stroke="var(--color-rule)"
-			vector-effect="non-scaling-stroke"
-		/>{/each}
+	<path d={firsts} stroke="var(--color-rule)" vector-effect="non-scaling-stroke" />
 	<path d={path} fill="var(--color-leaf)" fill-opacity="0.85" />
 	<line x1="0" x2="1000" y1={floor} y2={floor} stroke="var(--color-leaf)" vector-effect="non-scaling-stroke" />
 	{#each marks as m, i (i)}<line

@@ -1,4 +1,5 @@
 /** The work of one piece, step by step, in words made from the same figures as the drawing. */
+import { coverOf } from '../handbook/cover.js';
 import type { Clock, Cut } from '../handbook/benchSchema.js';
 import type { Way, WayProfile } from '../handbook/schema.js';
 import { underOf } from './guide.js';
@@ -17,12 +18,17 @@ const WOOD: Record<string, string> = {
 	firm: 'this year’s growth that has turned firm',
 	woody: 'hard wood'
 };
+const DROPS = {
+	none: '',
+	film: 'If drops gather, tap them down.',
+	lid: 'If drops gather, air it some hours.'
+} as const;
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 /** `length` writes a length and `range` two of them in the person's units. */
 export function stepsOf(
 	way: Pick<Way, 'how' | 'cautions' | 'signs' | 'timers' | 'piece' | 'id'>,
-	profile: Pick<WayProfile, 'piece' | 'medium' | 'cover' | 'hormone' | 'then'>,
+	profile: Pick<WayProfile, 'piece' | 'medium' | 'cover' | 'hormone' | 'then' | 'how'>,
 	hazards: readonly { what: string; say: string }[],
 	cut: Cut,
 	choice: GuideChoice,
@@ -44,10 +50,19 @@ export function stepsOf(
 		null,
 		true
 	);
-	for (const c of way.timers.filter((t) => t.when === 'before')) if (!/^Soak the base/.test(c.say)) add(c.say, c.why, c);
+	const how = profile.how ?? way.how;
+	const clocks = (when: Clock['when'], step?: number) => {
+		for (const c of way.timers)
+			if (c.when === when && (step === undefined || Math.min(c.step ?? how.length, how.length) === step)) add(c.say, c.why, c);
+	};
+	clocks('before');
 	const stemlike = cut.draws === 'stem' || cut.draws === 'rod' || cut.draws === 'basal';
 	if (!stemlike || !cut.cm) {
-		way.how.forEach((h, i) => add(`${i + 1} of ${way.how.length}`, h));
+		// Cut faces dry and roots drink between their own steps, not before there is a cut.
+		how.forEach((h, i) => {
+			add(`${i + 1} of ${how.length}`, h);
+			clocks('cut', i + 1);
+		});
 	} else {
 		const [short, usual, long] = cut.cm;
 		const wood = (cut.wood ?? ['firm']).map((w) => WOOD[w]).join(' or ');
@@ -65,7 +80,7 @@ export function stepsOf(
 			const bare = underOf(cut);
 			add(
 				'Strip',
-				`Bare the lower ${length(bare)}, ${count(cut.under ?? 1, 'node', 'nodes')} at least. Keep ${count(cut.leaves ?? 3, 'leaf or pair', 'leaves or pairs')} at the top${cut.halve ? ' and cut them across to half' : ''}.${cut.flowers_off ? ' Off with buds and flowers.' : ''}`
+				`Bare the lower ${length(bare)}, ${count(cut.under ?? 1, 'node', 'nodes')} at least. ${cut.leaves === 0 ? 'Off with all its leaves: it lives on its stem.' : `Keep ${count(cut.leaves ?? 3, 'leaf or pair', 'leaves or pairs')} at the top${cut.halve ? ' and cut them across to half' : ''}.`}${cut.flowers_off ? ' Off with buds and flowers.' : ''}`
 			);
 		}
 		if (choice.wound)
@@ -73,8 +88,7 @@ export function stepsOf(
 				'Wound',
 				`Draw a thin sliver off one side of the lowest ${length(Math.min(2.5, underOf(cut) * 0.6))}: more surface for roots on hard wood.`
 			);
-		const soak = way.timers.find((t) => /^Soak the base/.test(t.say));
-		if (soak) add(soak.say, soak.why, soak);
+		clocks('cut');
 		if (choice.inWater) {
 			add(
 				'Set in water',
@@ -101,12 +115,12 @@ export function stepsOf(
 			add(
 				choice.cover ? 'Cover' : 'Leave open',
 				choice.cover
-					? `${profile.cover}. Bright, no direct sun. If drops gather, air it some hours.`
+					? `${profile.cover.charAt(0).toUpperCase()}${profile.cover.slice(1)}. Bright, no direct sun. ${DROPS[coverOf(profile.cover)]}`
 					: 'Uncovered: bright, no direct sun; water when the top 2–3 cm are dry.'
 			);
 		}
 	}
-	for (const c of way.timers.filter((t) => t.when === 'after')) add(c.say, c.why, c);
+	clocks('after');
 	add('Label', `Name, date, way and number, before the next kind is touched. Count the ${many}.`);
 	add('Then', `${way.signs} ${profile.then}`);
 	return steps;
@@ -123,7 +137,7 @@ export function usualChoice(
 		slant: cut.base === 'slant',
 		wound: (cut.wound ?? false) || /wound/i.test(profile.hormone),
 		hormone: !none(profile.hormone),
-		cover: !none(profile.cover),
+		cover: coverOf(profile.cover) !== 'none',
 		inWater: way.id === 'water' || /^water$/i.test(profile.medium.trim())
 	};
 }

@@ -49,7 +49,10 @@ export const clockSchema = z.strictObject({
 		.number()
 		.min(1)
 		.max(60 * 24 * 30),
-	when: z.enum(['before', 'after']),
+	/** Before the first cut; between cutting and setting; or when all is set. */
+	when: z.enum(['before', 'cut', 'after']),
+	/** Of `cut`: the step of the way's own list after which it runs, from 1. */
+	step: z.number().int().min(1).optional(),
 	why: z.string(),
 	src
 });

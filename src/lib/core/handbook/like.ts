@@ -7,6 +7,8 @@ const isPlain = (v: unknown): v is Plain => typeof v === 'object' && v !== null 
 
 function over(base: unknown, own: unknown): unknown {
 	if (!isPlain(base) || !isPlain(own)) return own === undefined ? base : own;
+	// A moment of the year is one thing: of another's only its day would make no sense.
+	if ('from' in own) return own;
 	const merged: Plain = { ...base };
 	for (const [key, value] of Object.entries(own)) merged[key] = over(base[key], value);
 	return merged;
@@ -40,6 +42,9 @@ export function expandLike(raw: unknown, others: (id: string) => unknown): unkno
 			if (!base) throw new Error(`${String(raw.id)} has a way like ${w.like}, which is not in the handbook`);
 			const { like: _, stages, ...rest } = w;
 			const merged = over(base, rest) as Plain;
+			// Another's best days lie in another's window.
+			if (isPlain(rest.window) && 'opens' in rest.window && 'closes' in rest.window && !('best' in rest.window))
+				merged.window = Object.fromEntries(Object.entries(merged.window as Plain).filter(([key]) => key !== 'best'));
 			if (isPlain(stages)) {
 				const unknown = Object.keys(stages).filter((to) => !(base.stages as Plain[]).some((s) => s.to === to));
 				if (unknown.length) throw new Error(`${String(raw.id)}: ${w.like} has no stage ${unknown.join(', ')}`);

@@ -60,6 +60,8 @@ export function faultOf(kind: Kind): { sentence: string; path: string } | null {
 		['spacing_cm', within('Spacing, cm', kind.size.spacing_cm, 3, 2_000)],
 		['price', within('Price', kind.price.v, 0, 10_000)]
 	];
+	if (kind.winter.limit_c < kind.hardiness_c.v)
+		return { sentence: 'In growth a plant bears no more cold than at rest: look at the two figures again.', path: 'limit_c' };
 	const wrong = figures.find(([, sentence]) => sentence !== null);
 	return wrong ? { path: wrong[0], sentence: wrong[1]! } : null;
 }
@@ -116,10 +118,13 @@ export function ownKindFrom(form: OwnKindForm, like: Kind, others: (id: string) 
 	}
 	if (ways.length === 0)
 		return refuse('kind.no-way', 'Keep one way at least, or add one: without it nothing can be planned.', 'ways');
+	// In growth a plant bears no more cold than at rest.
+	const hardy = form.hardiness_c ?? like.hardiness_c.v;
 	const kind: Kind = {
 		...structuredClone(like),
 		id: form.id,
 		common: form.common.trim(),
+		also: [],
 		species: form.species.trim(),
 		cultivar: form.cultivar,
 		trade: form.trade,
@@ -131,7 +136,10 @@ export function ownKindFrom(form: OwnKindForm, like: Kind, others: (id: string) 
 			spacing_cm: form.spacing_cm ?? undefined
 		}),
 		price: own(like.price, { v: form.price ?? undefined }),
-		winter: form.limit_c === null ? like.winter : { ...like.winter, limit_c: form.limit_c, src: OWN_SOURCE },
+		winter:
+			form.limit_c === null && like.winter.limit_c >= hardy
+				? like.winter
+				: { ...like.winter, limit_c: form.limit_c ?? hardy, src: OWN_SOURCE },
 		protection: { ...form.protection, say: PROTECTION_SAYS[form.protection.status], src: OWN_SOURCE },
 		ways: structuredClone(ways)
 	};

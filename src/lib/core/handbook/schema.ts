@@ -57,6 +57,8 @@ export const wayProfileSchema = z
 		cover: z.string(),
 		medium: z.string(),
 		hormone: z.string(),
+		/** What is done, where it is otherwise than the way's own list. */
+		how: z.array(z.string()).min(2).optional(),
 		/** Where this kind's pieces are cut otherwise than the way's usual. */
 		cut: cutFields.partial().optional(),
 		/** Pieces that one stock plant of a usual size gives, and how it regrows. */
@@ -88,6 +90,8 @@ export const kindSchema = z.strictObject({
 	id: z.string().regex(/^[a-z0-9-]+$/),
 	/** Name in common speech. */
 	common: z.string(),
+	/** Other names that people know it by, its botanical ones included. From memory. */
+	also: z.array(z.string()).default([]),
 	species: z.string(),
 	cultivar: z.string().nullable().default(null),
 	/** The name it is sold by, when that is not the variety's. */
@@ -165,8 +169,10 @@ export const careRuleSchema = z.strictObject({
 	holds: z.array(z.string()).optional(),
 	ways: z.array(z.string()).optional(),
 	places: z.array(z.string()).optional(),
-	/** A pattern that the cover's description must hold. */
-	cover: z.string().optional(),
+	/** Not for these ways: a leaf tray stays shut. */
+	not_ways: z.array(z.string()).optional(),
+	/** Only under this cover (core/handbook/cover.ts). */
+	cover: z.enum(['none', 'film', 'lid']).optional(),
 	season: z.enum(['growth', 'winter']).optional(),
 	/** First so many days after the state began. */
 	from_day: z.number().int().min(0).max(400).optional(),
@@ -236,6 +242,14 @@ export function cutOf(way: Pick<Way, 'cut'>, profile: Pick<WayProfile, 'cut' | '
 	const fitted = cm && way.cut.cm ? { cm: [cm[0], (cm[0] + cm[1]) / 2, cm[1]] as [number, number, number] } : {};
 	return { ...way.cut, ...fitted, ...profile.cut };
 }
+
+/** "Hibiscus ‘Blue Bird’": two varieties of one name never read alike. */
+export const withVariety = (k: Pick<Kind, 'common' | 'cultivar'>): string =>
+	k.cultivar ? `${k.common} ‘${k.cultivar}’` : k.common;
+
+/** Every name that it may be looked for by. */
+export const allNames = (k: Pick<Kind, 'common' | 'also' | 'species' | 'cultivar' | 'trade'>): string[] =>
+	[k.common, ...k.also, k.species, k.cultivar, k.trade].filter((n): n is string => n !== null);
 
 /** "Lavandula angustifolia 'Hidcote'". */
 export const botanicalName = (k: Pick<Kind, 'species' | 'cultivar'>): string =>

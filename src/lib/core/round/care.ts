@@ -1,6 +1,7 @@
 /** Care that falls due: by the handbook's rhythm, by the water balance, by what was last done. */
 import { dayNumber } from '../dates.js';
 import type { DayNumber } from '../dates.js';
+import { coverOf } from '../handbook/cover.js';
 import type { CareRule, Container, Kind, WayProfile } from '../handbook/schema.js';
 import { inHand } from '../ledger/batch.js';
 import type { Batch } from '../ledger/batch.js';
@@ -60,9 +61,8 @@ function applies(rule: CareRule, s: CareSetting, cover: string, container: Conta
 	if (rule.holds && !(container && rule.holds.includes(container.id))) return false;
 	if (rule.ways && !rule.ways.includes(s.way.way)) return false;
 	if (rule.places && !(s.placeKind && rule.places.includes(s.placeKind))) return false;
-	if (rule.cover && !(cover && new RegExp(rule.cover, 'i').test(cover))) return false;
-	// "None" is said of open trays: what asks for a cover is not meant.
-	if (rule.cover && !/none/.test(rule.cover) && /^none\b/i.test(cover)) return false;
+	if (rule.not_ways?.includes(s.way.way)) return false;
+	if (rule.cover && coverOf(cover) !== rule.cover) return false;
 	const rest = rule.season ? nextStandstill(day, s.climate) : null;
 	if (rest) {
 		const winter = day >= rest.from && day <= rest.to;
@@ -136,7 +136,7 @@ function waterOf(s: CareSetting, container: Container | null, cover: string): Po
 		litres: container.litres,
 		area: container.area_cm2,
 		indoors: indoors || s.placeKind === 'frame',
-		covered: stateOf(s.batch) === 'unrooted' && cover !== '' && !/^none/i.test(cover),
+		covered: stateOf(s.batch) === 'unrooted' && coverOf(cover) !== 'none',
 		unrooted: stateOf(s.batch) === 'unrooted',
 		resting: rest !== null && s.sky.today >= rest.from && s.sky.today <= rest.to
 	};

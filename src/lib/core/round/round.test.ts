@@ -165,7 +165,7 @@ describe('care', () => {
 	it('asks only of what it is for: container, state, cover, place, season', () => {
 		const ids = (s: CareSetting, rules: CareRule[]) => careOf(s, rules, TODAY, TODAY + 20).map((d) => d.care);
 		expect(ids(setting({ way: soft }), [change])).not.toContain('change-water');
-		const vent = rule({ id: 'vent', cover: 'dome' });
+		const vent = rule({ id: 'vent', cover: 'lid' });
 		expect(ids(setting({ way: soft }), [vent])).toContain('vent');
 		expect(ids(setting({}), [vent])).not.toContain('vent');
 		const bare = {

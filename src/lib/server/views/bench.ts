@@ -20,6 +20,7 @@ const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
 	code: b.code,
 	status: b.status,
 	kindName: b.kindName,
+	form: b.form,
 	wayName: b.wayName,
 	placeId: b.placeId,
 	placeName: b.placeName,

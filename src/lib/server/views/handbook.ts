@@ -3,7 +3,7 @@ import { seasonOf } from '../season.js';
 import { STEP, wayLabel, windowView } from '../windows.js';
 import { gardenOr404 } from '../forms.js';
 import { isOwnKind } from '$lib/core/handbook/ownKind.js';
-import { botanicalName } from '$lib/core/handbook/schema.js';
+import { allNames, botanicalName } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 
@@ -23,6 +23,7 @@ export async function handbookView({ params, query }: Ask) {
 			id: k.id,
 			common: k.common,
 			botanical: botanicalName(k),
+			names: allNames(k).join(' '),
 			standsFor: k.stands_for,
 			mine: isOwnKind(k.id),
 			ways: k.ways.map((w) => ({

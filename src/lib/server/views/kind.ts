@@ -38,7 +38,7 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 		return {
 			id: w.id,
 			name: way.name,
-			how: way.how,
+			how: w.how ?? way.how,
 			cautions: way.cautions,
 			signs: way.signs,
 			pieces: way.piece,

@@ -1,3 +1,4 @@
+import { withVariety } from '$lib/core/handbook/schema.js';
 import { rowsAsked } from '../rows.js';
 import { snapshotOf } from '../snapshot.js';
 import { kindsOf } from '../context.js';
@@ -8,7 +9,12 @@ import type { Ask } from './ask.js';
 export async function labelsView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
 	const kinds = await kindsOf(garden);
-	const { living: batches } = await snapshotOf(garden.id);
+	const { living: batches, stocks } = await snapshotOf(garden.id);
+	const forms = new Map(stocks.map((s) => [s.id, s.label]));
+	const nameOf = (id: string) => {
+		const kind = kinds.get(id);
+		return kind ? withVariety(kind) : id;
+	};
 	const asked = new Set((query.get('codes') ?? '').split(',').map((c) => c.split(':')[0]!.trim().toUpperCase()));
 	const rows = rowsAsked(query.get('rows'));
 	// Those that were asked for by code first, then the newest.
@@ -24,7 +30,7 @@ export async function labelsView({ params, query }: Ask) {
 		usual: garden.data.units === 'us' ? 'stick-letter' : 'stick',
 		batches: cut.map((b) => ({
 			code: b.code,
-			name: kinds.get(b.kindId)?.common ?? b.kindId,
+			name: [nameOf(b.kindId), forms.get(b.stockId ?? '')].filter(Boolean).join(', '),
 			status: b.status,
 			on: b.struckOn ?? b.plannedOn!,
 			chosen: asked.has(b.code),

@@ -5,7 +5,7 @@ import { handbook } from '../handbook.js';
 import { snapshotOf } from '../snapshot.js';
 import { wayLabel } from '../windows.js';
 import type { Ask } from './ask.js';
-import { botanicalName } from '$lib/core/handbook/schema.js';
+import { allNames, botanicalName } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { toKindYaml } from '$lib/formats/kindYaml.js';
 
@@ -14,6 +14,7 @@ const start = (k: Kind) => ({
 	id: k.id,
 	common: k.common,
 	botanical: botanicalName(k),
+	names: allNames(k).join(' '),
 	ways: k.ways.map((w) => ({ id: w.id, name: wayLabel(k, w) })),
 	hardinessC: k.hardiness_c.v,
 	limitC: k.winter.limit_c,

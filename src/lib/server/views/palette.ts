@@ -2,7 +2,7 @@ import { kindsOf } from '../context.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import * as state from '../store/state.js';
-import { botanicalName } from '$lib/core/handbook/schema.js';
+import { botanicalName, withVariety } from '$lib/core/handbook/schema.js';
 import { snapshotOf } from '../snapshot.js';
 import type { Ask } from './ask.js';
 
@@ -21,14 +21,18 @@ export async function paletteView({ params }: Ask) {
 		state.endedBatches(db, garden.id, MOST_ENDED)
 	]);
 	const batches = [...living, ...ended];
-	const name = (id: string) => kinds.get(id)?.common ?? id;
+	const forms = new Map(stocks.map((s) => [s.id, s.label]));
+	const name = (id: string) => {
+		const kind = kinds.get(id);
+		return kind ? withVariety(kind) : id;
+	};
 	const items = [
 		...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),
 		{ title: 'Mix and shopping', what: 'screen', href: `${base}/mix` },
 		{ title: 'Labels', what: 'screen', href: `${base}/labels` },
 		{ title: 'Garden settings and places', what: 'screen', href: `${base}/settings` },
 		...batches.map((b) => ({
-			title: `${b.code} ${name(b.kindId)}`,
+			title: [`${b.code} ${name(b.kindId)}`, forms.get(b.stockId ?? '')].filter(Boolean).join(', '),
 			what: `batch, ${b.status}`,
 			href: `${base}/bench/${b.id}`
 		})),
@@ -47,7 +51,7 @@ export async function paletteView({ params }: Ask) {
 				href: `${base}/wants/${w.id}`
 			})),
 		...[...kinds.values()].map((k) => ({
-			title: `${k.common} (${botanicalName(k)})`,
+			title: `${k.common} (${[botanicalName(k), ...k.also].join(', ')})`,
 			what: 'handbook',
 			href: `${base}/handbook/${k.id}`
 		}))

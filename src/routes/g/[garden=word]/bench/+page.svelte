@@ -66,7 +66,7 @@
 				>
 					<span class="w-fit border border-ink px-2 py-1 font-mono text-lg">{b.code}</span>
 					<div>
-						<p class="text-lg leading-tight font-semibold">{b.kindName}</p>
+						<p class="text-lg leading-tight font-semibold">{b.kindName}{b.form ? `, ${b.form}` : ''}</p>
 						<p class="note">
 							{b.wayName} · {b.status === 'planned'
 								? `planned for ${sayDate(b.plannedOn!)}`
@@ -106,7 +106,8 @@
 			{#each data.ended as b (b.id)}
 				<li>
 					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane"
-						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName} · {b.status === 'dropped'
+						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName}{b.form ? `, ${b.form}` : ''} · {b.status ===
+						'dropped'
 							? 'plan dropped'
 							: `${b.struck} struck, ${b.planted - b.lostPlanted} planted, ${b.given} given, ${b.kept} kept, ${b.lost + b.lostPlanted} lost`}</a
 					>

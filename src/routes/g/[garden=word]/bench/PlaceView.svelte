@@ -38,7 +38,7 @@
 						</span>
 						<span class="mt-1 block leading-tight"
 							><span class="border border-ink px-1 font-mono">{b.code}</span>
-							<span class="font-semibold">{b.kindName}</span></span
+							<span class="font-semibold">{b.kindName}{b.form ? `, ${b.form}` : ''}</span></span
 						>
 						<span class="note block first-letter:uppercase"
 							>{b.holds.count} × {b.holds.name} · {b.rooting ? b.rooting.word : b.potted > 0 ? 'potted' : 'rooted'}{asks(b)

@@ -11,7 +11,7 @@
 	const isOpen = (w: PageData['kinds'][number]['ways'][number]) => w.window.now >= 0.5;
 	const shown = $derived(
 		data.kinds.filter((k) => {
-			const hit = `${k.common} ${k.botanical} ${k.standsFor} ${k.ways.map((w) => w.name).join(' ')}`
+			const hit = `${k.names} ${k.botanical} ${k.standsFor} ${k.ways.map((w) => w.name).join(' ')}`
 				.toLowerCase()
 				.includes(text.trim().toLowerCase());
 			return hit && (!openOnly || k.ways.some(isOpen));

@@ -96,11 +96,14 @@
 	}
 </script>
 
-<svelte:head><title>{b.code} {b.kindName} · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{b.code} {b.kindName}{b.form ? `, ${b.form}` : ''} · {data.garden.name}</title></svelte:head>
 <p class="note"><a href="{base}/bench">Bench</a></p>
 <div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
 	<div>
-		<h1><span class="border-2 border-ink px-2 font-mono font-normal">{b.code}</span> {b.kindName}</h1>
+		<h1>
+			<span class="border-2 border-ink px-2 font-mono font-normal">{b.code}</span>
+			{b.kindName}{b.form ? `, ${b.form}` : ''}
+		</h1>
 		<p class="mt-2 text-faded">
 			{b.wayName}
 			{#if b.status === 'planned'}· planned for {sayDate(b.plannedOn!)}{:else if b.struckOn}· struck {sayDate(b.struckOn)}{/if}
@@ -336,7 +339,7 @@
 					<li class="flex items-start justify-between gap-4 py-2">
 						<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
 							<p class="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
-								<span class="text-faded">{sayDate(e.on)}</span><span>{e.line.replace(`${b.code} ${b.kindName}: `, '')}</span>
+								<span class="text-faded">{sayDate(e.on)}</span><span>{e.line.replace(/^\S+ [^:]*: /, '')}</span>
 							</p>
 							{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
 						</div>

@@ -22,9 +22,7 @@
 		...data.habits
 			.filter((h) => fits(h.name))
 			.map((h) => ({ value: `habit/${h.id}`, name: `By its habit: ${h.name.toLowerCase()}` })),
-		...data.kinds
-			.filter((k) => fits(`${k.common} ${k.botanical}`))
-			.map((k) => ({ value: k.id, name: `${k.common} (${k.botanical})` }))
+		...data.kinds.filter((k) => fits(k.names)).map((k) => ({ value: k.id, name: `${k.common} (${k.botanical})` }))
 	]);
 	$effect(() => {
 		// A name that fits one kind alone is that kind.

@@ -1,0 +1,42 @@
+/** A full house: long lists are shown in parts, and one tap is for all that stands at a place, however many. */
+import { expect, test } from './app.js';
+import { fillGarden } from '../bench/fillGarden.js';
+
+test.use({ appOptions: { demo: true, env: { SURCULUS_SPEC: 'full' } } });
+
+test('three hundred batches: lists in parts, work on many in one tap, and told when they are others by then', async ({
+	app,
+	page,
+	context
+}) => {
+	test.setTimeout(180_000);
+	fillGarden(app.cluster.url('app'), { growing: 300 });
+
+	await page.goto(`${app.demo}/bench`);
+	const rows = page.locator('main li a[href*="/bench/"]');
+	const ended = await page.locator('main details li a').count();
+	await expect(page.locator('main')).toContainText(/[23]\d\d\s+batches, /);
+	expect((await rows.count()) - ended).toBe(60);
+	await page.getByRole('link', { name: /^Show 60 more of 2\d\d batches$/ }).click();
+	await expect.poll(async () => (await rows.count()) - ended).toBe(120);
+
+	// Two people see the same large task; one does it, the other is told that it is done or another by then.
+	await page.goto(`${app.demo}/round?rows=6000`);
+	const other = await context.newPage();
+	await other.goto(`${app.demo}/round?rows=6000`);
+	await other.waitForLoadState('networkidle');
+	const large = (p: typeof page) =>
+		p
+			.locator('main ol > li > ul > li')
+			.filter({ has: p.locator('form[action="?/done"] input[name="many"]') })
+			.first();
+	const title = (await large(page).locator('p').first().innerText()).trim();
+	await large(page).getByRole('button', { name: 'Done' }).click();
+	await expect(page.getByText(/: done\.$/)).toBeVisible();
+	await expect(page.getByText(title, { exact: true })).toHaveCount(0);
+	await large(other).getByRole('button', { name: 'Done' }).click();
+	await expect(other.getByRole('alert').filter({ hasText: 'has changed since this was shown' })).toBeVisible();
+	// The ledger has it once, for all of them.
+	await page.goto(`${app.demo}/ledger?kind=care.done`);
+	await expect(page.locator('main')).toContainText(/: done.*\((5[1-9]|[6-9]\d|\d{3,4})\)/);
+});
