@@ -1,6 +1,7 @@
 /** Walk 10: a plant that is not in the book is a kind in a minute, and is used like any other. */
 import { readFileSync } from 'node:fs';
 import { expect, test } from './app.js';
+import { post, read } from './plainly.js';
 
 // Its garden changes: an app of its own.
 test.use({ appOptions: { demo: true, env: { SURCULUS_TRIAL: 'own-kind' } } });
@@ -74,4 +75,42 @@ test('a kind of one’s own: like another, used in stock, batch, want and label,
 	await expect(page.getByRole('heading', { name: 'Indoor maple' })).toBeVisible();
 	await page.goto(`${app.demo}/stock/${stock}`);
 	await expect(page.getByRole('heading', { name: /Indoor maple/ })).toBeVisible();
+});
+
+test('walk 11: a protected plant leads with it, gives nothing, and nothing plans from it', async ({ app }) => {
+	const to = await post(`${app.demo}/stock/new`, {
+		kind_id: 'heliotrope',
+		label: 'Purple Pride, PBR 1234',
+		count: '1',
+		condition: 'strong',
+		protection: 'protected',
+		until: '2040',
+		place_id: '',
+		size: '40',
+		age: ''
+	});
+	const page = await read(`${app.url}${to}`);
+	expect(page).toContain('Protected until 2040: it may not be multiplied without a licence');
+	expect(page).not.toContain('Strike now, without a plan');
+	expect(await read(`${app.demo}/stock`)).toContain('It gives nothing without its holder’s leave.');
+	const want = await post(`${app.demo}/wants/new`, {
+		kind_id: 'heliotrope',
+		purpose: 'plants',
+		label: '',
+		place_id: '',
+		target: '5',
+		due: '2027-06-01',
+		confidence: '80'
+	});
+	expect(await read(`${app.url}${want}`)).toContain('it may not be multiplied without a licence');
+	expect(await read(`${app.demo}/round?rows=6000`)).not.toContain('Plan 5 Heliotrope');
+	// Leave recorded, it gives as any other does.
+	const stock = to.split('/').at(-1)!;
+	const answer = await fetch(`${app.demo}/stock/${stock}?/leave`, {
+		method: 'POST',
+		headers: { accept: 'application/json', 'x-sveltekit-action': 'true' },
+		body: new URLSearchParams({ entry_id: crypto.randomUUID(), basis: 'licence', reference: 'grower 7' })
+	});
+	expect(((await answer.json()) as { type: string }).type).toBe('success');
+	expect(await read(`${app.url}${to}`)).toContain('Strike now, without a plan');
 });

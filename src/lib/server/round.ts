@@ -9,7 +9,9 @@ import { known, tasksFor } from './model.js';
 import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
 import { HORIZON, roundWorld, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
-import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
+import { dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
+import { protectionOf } from '$lib/core/ledger/index.js';
+import { isBarred } from '$lib/core/material/protection.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { fill } from '$lib/core/mix/prepare.js';
 import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
@@ -119,7 +121,10 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 	return w.wants.flatMap((want): RoundTask[] => {
 		const kind = w.kinds.get(want.kind_id);
 		if (!kind || want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
-		const stock = w.stocks.find((s) => s.kind_id === kind.id && !s.gone_on);
+		const standing = w.stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
+		const stock = standing.find((s) => !isBarred(protectionOf(s), yearOf(day)));
+		// All there is may not be multiplied: nothing asks to plan from it.
+		if (standing.length > 0 && !stock) return [];
 		const open = kind.ways
 			.map((way) => ({ way, odds: w.season.windows(way.window, kind) }))
 			.filter((o) => o.odds.on(day) >= 0.6)

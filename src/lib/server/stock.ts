@@ -11,7 +11,7 @@ import { isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
-import { mayMultiply } from '$lib/core/material/protection.js';
+import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { seasonOf } from './season.js';
 import { whyNever } from '$lib/core/season/windows.js';
 import { wayLabel } from './windows.js';
@@ -20,6 +20,8 @@ export interface StockView extends state.StockRow {
 	kindName: string;
 	placeName: string;
 	may: ReturnType<typeof mayMultiply>;
+	/** Protected without leave: it gives nothing. */
+	barred: boolean;
 	measure: 'height' | 'diameter' | 'pot';
 	gives: {
 		wayId: string;
@@ -53,27 +55,29 @@ export async function stockViews(garden: Garden, day: DayNumber, of?: string | r
 		if (!kind) return [];
 		const plant = stockPlantOf(s, kind);
 		const takings = takingsFrom(s, kind, batches);
+		const barred = isBarred(protectionOf(s), yearOf(day));
 		return [
 			{
 				...s,
 				kindName: withVariety(kind),
 				placeName: places.find((p) => p.id === s.place_id)?.name ?? '',
 				may: mayMultiply(protectionOf(s), yearOf(day)),
+				barred,
 				measure: kind.ways[0]!.gives.measure,
 				gives: kind.ways.map((w) => {
 					const way = handbook().ways.get(w.way)!;
 					const window = season.usualFor(kind).openings(w.window, day, day + 400)[0];
 					const allYear = season.allYear(w.window);
-					const now = canGive(plant, w.gives, takings, day);
+					const now = barred ? 0 : canGive(plant, w.gives, takings, day);
 					const full = fullYield(plant, w.gives, day);
-					const again = now < full ? recoversOn(plant, w.gives, takings, full, day) : null;
+					const again = now < full && !barred ? recoversOn(plant, w.gives, takings, full, day) : null;
 					return {
 						wayId: w.id,
 						wayName: wayLabel(kind, w),
 						pieceWord: way.piece,
 						now,
 						full,
-						open: window !== undefined && window.opens <= day,
+						open: window !== undefined && window.opens <= day && !barred,
 						opensOn: window && window.opens > day ? isoOf(window.opens) : null,
 						closesOn: window && !allYear ? isoOf(window.closes) : null,
 						never: window ? null : whyNever(w.window, garden.climate),

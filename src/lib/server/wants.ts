@@ -16,7 +16,7 @@ import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand, protectionOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
-import { mayMultiply } from '$lib/core/material/protection.js';
+import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { canGive, takingOf } from '$lib/core/material/capacity.js';
 import type { StockPlant, Taking } from '$lib/core/material/capacity.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
@@ -28,6 +28,7 @@ import { wintersIn } from '$lib/core/season/season.js';
 
 export interface WantView {
 	id: string;
+	version: number;
 	kindId: string;
 	kindName: string;
 	purpose: state.WantRow['purpose'];
@@ -116,6 +117,7 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 		const latest = (pick: (d: { quick: number; usual: number; slow: number }) => number) => isoOf(Math.max(...days.map(pick)));
 		return {
 			id: w.id,
+			version: w.version,
 			kindId: w.kind_id,
 			kindName: kind ? withVariety(kind) : w.kind_id,
 			purpose: w.purpose,
@@ -277,7 +279,7 @@ async function planned(
 			id: s.id,
 			label: s.label || places.find((p) => p.id === s.place_id)?.name || kind.common,
 			may,
-			refused: s.protection === 'protected' && may.may !== 'yes',
+			refused: isBarred(protectionOf(s), yearOf(m.today)),
 			givesNow: kind.ways.map((w) => ({
 				wayId: w.id,
 				pieces: canGive(stockPlantOf(s, kind), w.gives, takings, m.today)

@@ -1,6 +1,6 @@
 /** What entries must agree with beyond themselves: places that are open, stock that may give, wants of the kind. */
 import { dayNumber, sayDate, yearOf } from '../dates.js';
-import { mayMultiply } from '../material/protection.js';
+import { isBarred, mayMultiply } from '../material/protection.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import type { Facts } from './describe.js';
@@ -77,8 +77,15 @@ async function givingStock(facts: Facts, id: string | null, kindId: string, on: 
 	if (stock.kind_id !== kindId) return refuse('stock.other-kind', 'That stock is of another kind.', 'stock_id');
 	if (stock.gone_on && stock.gone_on < on)
 		return refuse('stock.gone', `That stock is gone since ${sayDate(stock.gone_on)}.`, 'stock_id');
-	const may = mayMultiply(protectionOf(stock), yearOf(dayNumber(on)));
-	return stock.protection === 'protected' && may.may !== 'yes' ? refuse('stock.protected', may.sentence, 'stock_id') : GOOD;
+	const protection = protectionOf(stock);
+	const year = yearOf(dayNumber(on));
+	return isBarred(protection, year) ? refuse('stock.protected', mayMultiply(protection, year).sentence, 'stock_id') : GOOD;
+}
+
+/** A want is for batches of its own kind. */
+export async function meantRightly(facts: Facts, batchId: string, wantId: string | null): Agrees {
+	const batch = await facts.batch(batchId);
+	return batch ? openWant(facts, wantId, batch.kindId) : refuse('batch.unknown', 'There is no such batch in this garden.');
 }
 
 async function openWant(facts: Facts, id: string | null, kindId: string): Agrees {

@@ -18,6 +18,9 @@ export interface Permission {
 	sentence: string;
 }
 
+/** Nothing may be taken: it is protected, and no leave is recorded. Where it is not known the label is to be looked at, no more. */
+export const isBarred = (p: Protection, year: number): boolean => p.status === 'protected' && mayMultiply(p, year).may !== 'yes';
+
 export function mayMultiply(p: Protection, year: number): Permission {
 	if (p.leave)
 		return {

@@ -16,6 +16,7 @@ type Verb =
 	| 'laid-out'
 	| 'potted'
 	| 'moved'
+	| 'meant'
 	| 'split'
 	| 'wintered'
 	| 'planted'
@@ -71,6 +72,8 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 			];
 		case 'potted':
 			return [act('batch.potted', { count, container: f.text('container'), place_id: f.textOrNull('place_id') })];
+		case 'meant':
+			return [act('batch.meant', { want_id: f.textOrNull('want_id') })];
 		case 'moved':
 			return [act('batch.moved', { place_id: f.text('place_id') })];
 		case 'wintered':
@@ -143,6 +146,7 @@ const SAID: Record<Verb, (b: Batch, f: Fields) => string> = {
 	'laid-out': (b) => `${b.code} is laid out.`,
 	potted: (b, f) => `${b.code}: ${f.text('count')} potted.`,
 	moved: (b) => `${b.code} moved.`,
+	meant: (b, f) => (f.text('want_id') ? `${b.code} is for that want now.` : `${b.code} is for no want now.`),
 	split: (b, f) => `${f.text('count')} split off ${b.code}.`,
 	wintered: (b, f) => `${b.code}: ${f.text('alive')} came through the winter.`,
 	planted: (b, f) => `${b.code}: ${f.text('count')} planted.`,

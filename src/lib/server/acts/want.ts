@@ -78,6 +78,28 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 	};
 }
 
+/** Another number, day, certainty or place; what it is a want of stays. */
+export async function changeWant({ garden, f, frame, params }: Asked<'want'>): Promise<Made | Refusing> {
+	const want = await guarded(() => state.wantById(database(), garden.id, params.want));
+	if (!want) return refused({ code: 'want.unknown', sentence: 'There is no such want.' }, 404);
+	const target = f.number('target') ?? Number.NaN;
+	const data = {
+		kind_id: want.kind_id,
+		purpose: want.purpose,
+		label: f.text('label'),
+		place_id: f.textOrNull('place_id'),
+		target,
+		due: f.text('due'),
+		confidence: (f.number('confidence') ?? Number.NaN) / 100,
+		// A number that was typed is no longer the one that its measures came to.
+		shape: target === want.target ? want.shape : null
+	};
+	return {
+		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: want.id, seen: f.number('seen'), data }],
+		said: 'Want changed: its odds and plan follow.'
+	};
+}
+
 /** Days that a plan can name: 1970 to 2199. */
 const FIRST_DAY = 0;
 const LAST_DAY = dayNumber('2199-12-31');

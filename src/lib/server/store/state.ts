@@ -137,21 +137,23 @@ export async function putStock(db: Queryable, gardenId: string, s: Stock): Promi
 	);
 }
 
-export type WantRow = Want;
+export interface WantRow extends Want {
+	version: number;
+}
 
 const WANT = 'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why';
 
 export async function wants(db: Queryable, gardenId: string): Promise<WantRow[]> {
-	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
+	const { rows } = await db.query<WantRow>(`SELECT ${WANT}, version FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
 	return rows;
 }
 
 export async function wantById(db: Queryable, gardenId: string, id: string): Promise<WantRow | null> {
-	const { rows } = await db.query<WantRow>(`SELECT ${WANT} FROM want WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
+	const { rows } = await db.query<WantRow>(`SELECT ${WANT}, version FROM want WHERE garden_id = $1 AND id = $2`, [gardenId, id]);
 	return rows[0] ?? null;
 }
 
-export async function putWant(db: Queryable, gardenId: string, w: WantRow): Promise<void> {
+export async function putWant(db: Queryable, gardenId: string, w: Want): Promise<void> {
 	await db.query(
 		`INSERT INTO want (garden_id, ${WANT}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, purpose = EXCLUDED.purpose, label = EXCLUDED.label,

@@ -6,7 +6,7 @@ import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { entriesOf } from '../store/entries.js';
-import { dayNumber } from '$lib/core/dates.js';
+import { dayNumber, sayDate } from '$lib/core/dates.js';
 import { seasonOf } from '../season.js';
 import { stripWindows } from '../windows.js';
 import * as state from '../store/state.js';
@@ -33,7 +33,7 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 	const kind = (await kindsOf(garden)).get(row.kindId)!;
 	const profile = wayIn(kind, row.wayId)!;
 	const way = handbook().ways.get(profile.way)!;
-	const [{ places }, story, want, stock, parent] = await Promise.all([
+	const [{ places, wants }, story, want, stock, parent] = await Promise.all([
 		snapshotOf(garden.id),
 		entriesOf(db, garden.id, 'batch', row.id),
 		row.wantId ? wantViews(garden, row.wantId, { brief: true }).then((w) => w[0] ?? null) : null,
@@ -63,6 +63,10 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 		line: await lineage(garden.id, row),
 		hazards: kind.hazards,
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),
+		/** Wants that it could be for. */
+		wants: wants
+			.filter((w) => w.kind_id === row.kindId && !w.dropped_on)
+			.map((w) => ({ id: w.id, name: `${w.target} by ${sayDate(w.due)}${w.label ? `, ${w.label}` : ''}` })),
 		want: want && {
 			id: want.id,
 			odds: want.odds,

@@ -20,7 +20,7 @@ export async function strikeView({ params, query }: Ask) {
 			id: s.id,
 			kindId: s.kind_id,
 			name: [s.kindName, s.label].filter(Boolean).join(', '),
-			refused: s.protection === 'protected' && s.may.may !== 'yes',
+			refused: s.barred,
 			sentence: s.may.may === 'yes' ? '' : s.may.sentence,
 			ways: s.gives.map((g) => {
 				const profile = kinds.get(s.kind_id)!.ways.find((w) => w.id === g.wayId)!;

@@ -6,6 +6,8 @@ import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { planWant, wantViews } from '../wants.js';
 import { seasonOf } from '../season.js';
+import { database } from '../db.js';
+import { entriesOf } from '../store/entries.js';
 import { stripWindows } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
 import { sayRule } from '$lib/core/season/windows.js';
@@ -27,6 +29,12 @@ export async function wantView({ params, query }: Ask<'want'>) {
 	return {
 		stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
 		want,
+		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
+		/** What was said of it before, the newest first. */
+		story: (await entriesOf(database(), garden.id, 'want', want.id))
+			.filter((e) => e.kind !== 'entry.reversed' && !e.undone)
+			.reverse()
+			.map((e) => ({ id: e.id, on: e.happened_on, line: e.line })),
 		placeName: places.find((p) => p.id === want.placeId)?.name ?? '',
 		kind: {
 			id: kind.id,

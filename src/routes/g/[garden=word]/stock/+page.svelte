@@ -55,7 +55,9 @@
 							>
 						</li>
 					{/each}
-					{#if open.length === 0}
+					{#if s.barred}
+						<li class="text-faded">It gives nothing without its holder’s leave.</li>
+					{:else if open.length === 0}
 						<li class="text-faded">
 							Nothing now. {#each s.gives.filter((g) => g.opensOn).slice(0, 1) as g (g.wayId)}Next: {g.full} by
 								{g.wayName}, from {sayDate(g.opensOn!)}.{/each}

@@ -5,6 +5,7 @@ import { given } from './given.js';
 import { kept } from './kept.js';
 import { laidOut } from './laidOut.js';
 import { lost } from './lost.js';
+import { meant } from './meant.js';
 import { moved } from './moved.js';
 import { planned } from './planned.js';
 import { planted } from './planted.js';
@@ -25,6 +26,7 @@ export const batchKinds = {
 	'batch.laid-out': laidOut,
 	'batch.potted': potted,
 	'batch.moved': moved,
+	'batch.meant': meant,
 	'batch.split': split,
 	'batch.wintered': wintered,
 	'batch.planted': planted,

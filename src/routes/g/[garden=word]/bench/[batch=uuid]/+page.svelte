@@ -33,7 +33,8 @@
 		['lost', 'Lost'],
 		['given', 'Give away'],
 		['kept', 'Keep as stock'],
-		['split', 'Split']
+		['split', 'Split'],
+		['meant', 'Meant for']
 	] as const;
 	type Verb = (typeof VERBS)[number][0] | 'struck' | 'dropped';
 	const OFFERED: Record<string, Verb> = {
@@ -45,8 +46,12 @@
 		plant: 'planted',
 		shelter: 'moved'
 	};
+	/** There is a want that it could be for, or one that it is for. */
+	const meantFor = $derived(data.wants.length > 0 || data.want !== null);
 	const usable = $derived(
-		VERBS.filter(([v]) => (b.inHand === 0 ? v === 'lost' && standing > 0 : v === 'split' ? b.inHand > 1 : true))
+		VERBS.filter(([v]) =>
+			b.inHand === 0 ? v === 'lost' && standing > 0 : v === 'split' ? b.inHand > 1 : v === 'meant' ? meantFor : true
+		)
 	);
 	let verb = $state<Verb | null>(null);
 	let alive = $state(0);
@@ -173,6 +178,9 @@
 				<button class="act" aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}
 					>Drop the plan</button
 				>
+				{#if meantFor}<button class="act" aria-expanded={verb === 'meant'} onclick={() => open(verb === 'meant' ? null : 'meant')}
+						>Meant for</button
+					>{/if}
 			</div>
 		{:else if usable.length}
 			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label="Log">
@@ -280,6 +288,14 @@
 								value={b.placeId ?? ''}
 								items={data.places.map((p) => ({ value: p.id, name: p.name }))}
 							/>
+						{:else if verb === 'meant'}
+							<SelectField
+								label="Which want it is for"
+								name="want_id"
+								value={data.want?.id ?? ''}
+								items={[{ value: '', name: 'for none' }, ...data.wants.map((w) => ({ value: w.id, name: w.name }))]}
+							/>
+							<p class="note">Part of it only? Split that off first, then give the part.</p>
 						{:else if verb === 'lost'}
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={Math.max(b.inHand, standing)} />
 							{#if standing > 0}<SelectField

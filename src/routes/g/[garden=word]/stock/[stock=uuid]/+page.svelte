@@ -21,6 +21,9 @@
 		: ' · usual size'}{s.age_years !== null ? ` · ${s.age_years} years` : ''}
 	{#if data.parent}· grown from <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
 </p>
+{#if s.barred}<p class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-lg font-semibold text-madder">
+		{s.may.sentence}
+	</p>{/if}
 {#if s.gone_on}<p class="mt-3 border-l-4 border-madder px-3">
 		Gone since {sayDate(s.gone_on)}{s.gone_why ? `: ${s.gone_why}` : ''}.
 	</p>{/if}
@@ -41,17 +44,17 @@
 						</p>
 					</div>
 					<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
-						{#if !g.never}<span class="figure">{g.now}</span>
+						{#if !g.never && !s.barred}<span class="figure">{g.now}</span>
 							<span class="unit">{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]}</span>{/if}
 					</p>
 				</li>
 			{/each}
 		</ul>
-		<p class="mt-4 flex flex-wrap gap-3">
-			<a class="act act-main" href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</a>
-			<a class="act" href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</a>
-			<a class="act" href="{base}/bench/new?stock={s.id}">Strike now, without a plan</a>
-		</p>
+		{#if !s.barred}<p class="mt-4 flex flex-wrap gap-3">
+				<a class="act act-main" href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</a>
+				<a class="act" href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</a>
+				<a class="act" href="{base}/bench/new?stock={s.id}">Strike now, without a plan</a>
+			</p>{/if}
 		{#each data.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
 				<strong>{h.what}:</strong>
 				{h.say}

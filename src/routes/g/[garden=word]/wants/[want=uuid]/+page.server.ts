@@ -1,8 +1,8 @@
 import type { Actions, PageServerLoad } from './$types';
 import { doing } from '$lib/server/acts/doing.js';
-import { dropWant, takePlan } from '$lib/server/acts/want.js';
+import { changeWant, dropWant, takePlan } from '$lib/server/acts/want.js';
 import { view } from '$lib/server/threads/pool.js';
 
 export const load: PageServerLoad = (event) => view('want', event, ['stock']);
 
-export const actions: Actions = { accept: doing(takePlan), drop: doing(dropWant) };
+export const actions: Actions = { accept: doing(takePlan), change: doing(changeWant), drop: doing(dropWant) };

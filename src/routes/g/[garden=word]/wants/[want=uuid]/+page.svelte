@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { capital, sayOdds, sayShare } from '$lib/core/odds/words.js';
-	import { sayMinutes, sayVolume } from '$lib/core/units/index.js';
+	import { sayArea, sayMinutes, sayVolume } from '$lib/core/units/index.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -291,8 +291,9 @@
 														<tr class="border-b border-rule"
 															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3">{Math.round(s.entering)}</td><td
 																class="pr-3">{s.containers} × {s.container}</td
-															><td class="hidden pr-3 sm:table-cell">{(s.areaCm2 / 10_000).toFixed(2)} m²</td><td
-																class="hidden pr-3 sm:table-cell">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
+															><td class="hidden pr-3 sm:table-cell"
+																>{s.areaCm2 >= 50 ? sayArea(s.areaCm2 / 10_000, data.garden.units) : '–'}</td
+															><td class="hidden pr-3 sm:table-cell">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
 															><td>{sayDate(iso(s.until))}</td></tr
 														>
 													{/each}
@@ -370,6 +371,33 @@
 		<p class="border-l-4 border-madder px-3"><strong>{h.what}:</strong> {h.say}</p>
 	{/each}
 	<details class="mt-8 border-t border-rule pt-2">
+		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+			>Change the number, the day or how sure</summary
+		>
+		<div class="max-w-md">
+			{#key want.version}
+				<EntryForm action="?/change" submit="Change it" today={data.garden.today} dated={false} noted={false} seen={want.version}>
+					<Field label="How many" name="target" value={String(want.target)} numeric />
+					<Field label="By the day" name="due" type="date" value={want.due} />
+					<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
+					<SelectField
+						label="Where they go"
+						name="place_id"
+						value={want.placeId ?? ''}
+						items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
+					/>
+					<Field label="What for, in your words" name="label" value={want.label} maxlength={120} />
+				</EntryForm>
+			{/key}
+			{#if data.story.length > 1}
+				<h3 class="mt-4 font-semibold">What was said of it</h3>
+				<ul class="ruled">
+					{#each data.story as e (e.id)}<li class="py-1"><span class="text-faded">{sayDate(e.on)}</span> {e.line}</li>{/each}
+				</ul>
+			{/if}
+		</div>
+	</details>
+	<details class="border-t border-rule pt-2">
 		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Not wanted any more</summary>
 		<div class="max-w-md">
 			<EntryForm action="?/drop" submit="Drop this want" today={data.garden.today} dated={false} noted={false} quiet>

@@ -10,10 +10,11 @@
 	let { data }: { data: PageData } = $props();
 	const g = $derived(data.guide);
 	const base = $derived(`/g/${data.garden.slug}`);
-	let at = $derived(browser && localStorage.getItem(`surculus:cautions:${data.guide.kind.id}/${data.guide.way.id}`) ? 1 : 0);
-	const step = $derived(g.steps[Math.min(at, g.steps.length - 1)]!);
 	// The cautions come before the first cut, but not in the way twice: seen once in this browser they wait above.
-	const SEEN = $derived(`surculus:cautions:${g.kind.id}/${g.way.id}`);
+	// Other cautions than those are new ones: the mark names what was read.
+	const SEEN = $derived(`surculus:cautions:${g.kind.id}/${g.way.id}:${g.steps[0]!.say.length}`);
+	let at = $derived(browser && localStorage.getItem(SEEN) ? 1 : 0);
+	const step = $derived(g.steps[Math.min(at, g.steps.length - 1)]!);
 	function go(to: number) {
 		if (at === 0) localStorage.setItem(SEEN, '1');
 		at = Math.max(0, Math.min(g.steps.length - 1, to));

@@ -1,0 +1,115 @@
+/** A batch is given to a want that came after it, and taken away; a want is changed in place, and nobody writes over another. */
+import { v7 as uuidv7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freshDatabase } from '../../../bin/testDatabase.js';
+import { act, ACTS_TODAY, stockAct, struckAct } from '../../testing/acts.js';
+import { gardenSettings } from '../../testing/garden.js';
+import { gardenById } from './context.js';
+import { closeDatabase, database } from './db.js';
+import { createGarden, record, undo } from './ledger.js';
+import * as state from './store/state.js';
+import { wantViews } from './wants.js';
+
+const gardenId = uuidv7();
+const writer = { gardenId, actor: 'test', today: ACTS_TODAY };
+const code = async (result: ReturnType<typeof record>) => {
+	const r = await result;
+	return r.ok ? 'ok' : r.problem.code;
+};
+const want = (subject: string, over: Record<string, unknown> = {}, more = {}) =>
+	act(
+		'want.set',
+		subject,
+		{
+			kind_id: 'lavender',
+			purpose: 'plants',
+			label: '',
+			place_id: null,
+			target: 8,
+			due: '2029-06-01',
+			confidence: 0.8,
+			shape: null,
+			...over
+		},
+		more
+	);
+const view = async (id: string) => (await wantViews((await gardenById(gardenId))!, id))[0]!;
+
+beforeAll(async () => {
+	process.env.SURCULUS_TODAY = ACTS_TODAY;
+	await closeDatabase();
+	await freshDatabase('meant');
+	const made = await createGarden(gardenId, 'meant', 'test', ACTS_TODAY, [act('garden.set', gardenId, gardenSettings())]);
+	expect(made.ok).toBe(true);
+});
+afterAll(async () => {
+	delete process.env.SURCULUS_TODAY;
+	await closeDatabase();
+});
+
+describe('a batch that was struck first', () => {
+	const batch = uuidv7();
+	const wanted = uuidv7();
+
+	it('serves the want that it is given to, and no longer when it is taken away', async () => {
+		const stock = uuidv7();
+		expect(await code(record(writer, [stockAct(stock), struckAct(batch, stock, 20)]))).toBe('ok');
+		expect(await code(record(writer, [want(wanted)]))).toBe('ok');
+		expect((await view(wanted)).odds).toBe(0);
+		const given = await record(writer, [act('batch.meant', batch, { want_id: wanted })]);
+		expect(given.ok).toBe(true);
+		const with20 = (await view(wanted)).odds;
+		expect(with20).toBeGreaterThan(0.5);
+		expect(await code(record(writer, [act('batch.meant', batch, { want_id: null })]))).toBe('ok');
+		expect((await view(wanted)).odds).toBe(0);
+		// Undone, it serves it again.
+		const last = (await state.batchById(database(), gardenId, batch))!;
+		expect(last.wantId).toBeNull();
+		const { rows } = await database().query<{ id: string }>(
+			`SELECT id FROM entry WHERE garden_id = $1 AND kind = 'batch.meant' ORDER BY seq DESC LIMIT 1`,
+			[gardenId]
+		);
+		expect((await undo(writer, rows[0]!.id, uuidv7())).ok).toBe(true);
+		expect((await view(wanted)).odds).toBe(with20);
+	});
+
+	it('serves no want of another kind, nor one that is not there', async () => {
+		const sage = uuidv7();
+		expect(await code(record(writer, [want(sage, { kind_id: 'sage' })]))).toBe('ok');
+		expect(await code(record(writer, [act('batch.meant', batch, { want_id: sage })]))).toBe('want.other-kind');
+		expect(await code(record(writer, [act('batch.meant', batch, { want_id: uuidv7() })]))).toBe('want.unknown');
+		expect(await code(record(writer, [act('batch.meant', uuidv7(), { want_id: wanted })]))).toBe('batch.unknown');
+	});
+
+	it('a planned one can be given away as well, and is struck for what it is meant for then', async () => {
+		const planned = uuidv7();
+		const plan = {
+			kind_id: 'lavender',
+			way_id: 'semi-ripe',
+			stock_id: null,
+			want_id: null,
+			place_id: null,
+			count: 9,
+			planned_on: '2027-07-25'
+		};
+		expect(await code(record(writer, [act('batch.planned', planned, plan, { takesCode: true })]))).toBe('ok');
+		expect(await code(record(writer, [act('batch.meant', planned, { want_id: wanted })]))).toBe('ok');
+		expect((await view(wanted)).planned).toBe(9);
+	});
+});
+
+describe('a want changed in place', () => {
+	it('has another number, day and certainty, and its odds follow; who saw an older one is told', async () => {
+		const id = uuidv7();
+		expect(await code(record(writer, [want(id, { target: 5 })]))).toBe('ok');
+		const first = await view(id);
+		expect(
+			await code(record(writer, [want(id, { target: 12, due: '2030-05-01', confidence: 0.9 }, { seen: first.version })]))
+		).toBe('ok');
+		const second = await view(id);
+		expect([second.target, second.due, second.confidence]).toEqual([12, '2030-05-01', 0.9]);
+		expect(await code(record(writer, [want(id, { target: 3 }, { seen: first.version })]))).toBe('entry.changed-since');
+		expect((await view(id)).target).toBe(12);
+		expect(await code(record(writer, [want(id, { due: ACTS_TODAY }, { seen: second.version })]))).toBe('want.past');
+	});
+});
