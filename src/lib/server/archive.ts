@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { transaction } from './db.js';
 import type { Queryable } from './db.js';
-import type { Garden } from './context.js';
+import type { GardenHead } from './context.js';
 import { freeSlug, rebuildIn, RebuildRefused } from './ledger.js';
 import { asResult, orThrow, refuseWith } from './refusal.js';
 import * as state from './store/state.js';
@@ -131,7 +131,7 @@ const SHOWN = [
 ] as const;
 
 /** The garden as a zip. */
-export async function archiveOf(garden: Garden, made: string): Promise<Uint8Array> {
+export async function archiveOf(garden: GardenHead, made: string): Promise<Uint8Array> {
 	return transaction(async (db) => {
 		// One moment of the garden, whatever is written meanwhile.
 		await db.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');

@@ -1,7 +1,7 @@
 /** Work that takes a processor for a while and belongs to no screen: papers, tables, files in and out. */
 import { archiveOf, takeArchive } from '../archive.js';
 import { parseBody } from '../api.js';
-import { gardenOr404 } from '../forms.js';
+import { gardenHeadOr404 } from '../forms.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { importRecord, importSchema } from '../weather.js';
 import { expected, outcome } from '$lib/core/odds/chain.js';
@@ -28,12 +28,12 @@ export const JOBS = {
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
 	awaySheet: async (sheet: AwaySheet) => new Uint8Array(await awaySheetPdf(sheet)),
 	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),
-	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenOr404(slug), made),
+	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenHeadOr404(slug), made),
 	archiveIn: async (bytes: Uint8Array) => takeArchive(bytes),
 	weatherIn: async ({ slug, actor, text }: { slug: string; actor: string; text: string }) => {
 		const body = parseBody(text, importSchema, MOST_RECORD_BYTES);
 		if (!body.ok) return body;
-		const done = await importRecord(await gardenOr404(slug), actor, body.value);
+		const done = await importRecord(await gardenHeadOr404(slug), actor, body.value);
 		return done.ok ? { ok: true as const, value: { entryId: done.value.ids[0]!, name: body.value.name } } : done;
 	}
 } as const;

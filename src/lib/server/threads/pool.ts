@@ -30,6 +30,7 @@ const MOST_JOBS_WAITING = 20;
 /** Nothing here takes so long unless something is wrong: the thread is ended and begun anew. */
 const LIMIT_MS = 30_000;
 const JOB_LIMIT_MS = 120_000;
+const IDLE_MS = 60_000;
 
 interface Threads {
 	gardens: Piscina[];
@@ -55,6 +56,8 @@ function open(): Threads | null {
 			maxThreads: most,
 			concurrentTasksPerWorker: atOnce,
 			maxQueue: MOST_WAITING,
+			// A thread takes half a second to begin: those that were needed stay a while.
+			idleTimeout: IDLE_MS,
 			// A thread that waits for work must still hear its connections: that the database went away, what a station says.
 			atomics: 'disabled'
 		});
