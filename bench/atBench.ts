@@ -106,7 +106,7 @@ export async function benchBench(app: DemoApp, tell: (line?: string) => void, ms
 	}
 	tell(`| 500 different labels to PDF | ${(median(taken) / 1000).toFixed(2)} s, ${(size / 1e6).toFixed(2)} MB |`);
 
-	fillGarden(app.databaseUrl, { growing: 500 });
+	await fillGarden(app.databaseUrl, { growing: 500 });
 	for (const path of ['bench', 'bench?by=place']) {
 		const served: number[] = [];
 		for (let i = 0; i < 12; i++) {

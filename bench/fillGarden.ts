@@ -18,10 +18,12 @@ export interface Filled {
 }
 
 /** In a process of its own: other loaders do not know the app's path names. */
-export function fillGarden(url: string, filling: Filling): Filled {
+export async function fillGarden(url: string, filling: Filling): Promise<Filled> {
 	const args = ['--import', 'tsx', join(ROOT, 'bench', 'fill.ts'), JSON.stringify(filling)];
 	const env = { ...process.env, DATABASE_URL: url, SURCULUS_HOME: ROOT };
 	const done = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
 	if (done.status !== 0) throw new Error(done.stderr);
+	// Nothing was heard meanwhile: connections that the app closed are let go before they are used again.
+	await new Promise((resolve) => setTimeout(resolve, 200));
 	return JSON.parse(done.stdout) as Filled;
 }

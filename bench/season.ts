@@ -109,7 +109,7 @@ export async function benchSeason(app: DemoApp, tell: (line?: string) => void, m
 		`| weather generator | ${Math.round(DAYS / ours).toLocaleString('en')} thousand days a second, **${(theirs / ours).toFixed(1)} times** as fast as the same model drawn with jStat's samplers |`
 	);
 
-	fillGarden(app.databaseUrl, { growing: 60 });
+	await fillGarden(app.databaseUrl, { growing: 60 });
 	const frames = await stripFrames(app.url);
 	tell(
 		`| season strip dragged with 60 batches: time from frame to frame | median ${ms(frames.median)}, longest of ${frames.count} ${ms(frames.longest)} |`

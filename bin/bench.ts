@@ -126,7 +126,7 @@ async function timeTaps(): Promise<{ tap: number; page: number }> {
 }
 const small = await timePages();
 const smallTaps = await timeTaps();
-const filled = fillGarden(app.databaseUrl, { entries: 100_000, growing: 2_000 });
+const filled = await fillGarden(app.databaseUrl, { entries: 100_000, growing: 2_000 });
 const large = await timePages();
 const largeTaps = await timeTaps();
 tell();

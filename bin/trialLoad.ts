@@ -169,14 +169,14 @@ async function manyGardens(app: DemoApp): Promise<{ first: number[]; second: num
 buildIfStale();
 say('Without threads …');
 const alone = await openDemoApp({ demo: true, env: { SURCULUS_THREADS: '0' } });
-const filled = fillGarden(alone.databaseUrl, { entries: ENTRIES, growing: GROWING });
+const filled = await fillGarden(alone.databaseUrl, { entries: ENTRIES, growing: GROWING });
 await get(`${alone.url}/g/three-alders/round`);
 const before = await underHeavy(alone);
 await alone.close();
 
 say('With threads …');
 const app = await openDemoApp();
-fillGarden(app.databaseUrl, { entries: ENTRIES, growing: GROWING });
+await fillGarden(app.databaseUrl, { entries: ENTRIES, growing: GROWING });
 await get(`${app.url}/g/three-alders/round`);
 const after = await underHeavy(app);
 say(`${READERS} readers and a writer …`);

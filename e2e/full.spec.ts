@@ -10,7 +10,7 @@ test('three hundred batches: lists in parts, work on many in one tap, and told w
 	context
 }) => {
 	test.setTimeout(180_000);
-	fillGarden(app.cluster.url('app'), { growing: 300 });
+	await fillGarden(app.cluster.url('app'), { growing: 300 });
 
 	await page.goto(`${app.demo}/bench`);
 	const rows = page.locator('main li a[href*="/bench/"]');
