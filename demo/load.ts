@@ -7,7 +7,7 @@ import { gardenById } from '../src/lib/server/context.js';
 import { database } from '../src/lib/server/db.js';
 import { createGarden, record, undo } from '../src/lib/server/ledger.js';
 import type { Act } from '../src/lib/server/ledger.js';
-import { careId } from '../src/lib/server/round.js';
+import { careId } from '../src/lib/server/roundTasks.js';
 import * as state from '../src/lib/server/store/state.js';
 import { planWant } from '../src/lib/server/wants.js';
 import { importRecord } from '../src/lib/server/weather.js';

@@ -1,11 +1,11 @@
 /** Days away: what must be done before leaving, and what a neighbour does meanwhile. */
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
-import { careDues, tasksOf } from './round.js';
+import { careDues, tasksOf } from './roundTasks.js';
 import { roundWorld } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { Kept } from './kept.js';
-import type { RoundTask } from './round.js';
+import type { RoundTask } from './roundTasks.js';
 import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { atOnePlace } from '$lib/core/round/care.js';

@@ -1,6 +1,6 @@
 /** The round of the next two months as a calendar. */
 import type { Garden } from './context.js';
-import { tasksOf } from './round.js';
+import { tasksOf } from './roundTasks.js';
 import { roundWorld } from './roundWorld.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { roundCalendar } from '$lib/formats/roundIcs.js';

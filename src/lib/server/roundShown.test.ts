@@ -1,6 +1,7 @@
 /** A full round on a screen: the first rows, and work on very many plants by a name. */
 import { describe, expect, it } from 'vitest';
-import type { Round, RoundTask } from './round.js';
+import type { Round } from './round.js';
+import type { RoundTask } from './roundTasks.js';
 import { markOf, shownRound } from './roundShown.js';
 import { ROWS, rowsAsked } from './rows.js';
 

@@ -1,8 +1,9 @@
 /** The round as its screen shows it: the first rows of the walk, and work on very many plants by a name for them all. */
 import { createHash } from 'node:crypto';
 import type { Garden } from './context.js';
-import { tasksOf } from './round.js';
-import type { Round, RoundTask } from './round.js';
+import { tasksOf } from './roundTasks.js';
+import type { Round } from './round.js';
+import type { RoundTask } from './roundTasks.js';
 import { roundWorld } from './roundWorld.js';
 import type { DayNumber } from '$lib/core/dates.js';
 

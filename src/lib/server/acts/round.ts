@@ -4,7 +4,7 @@ import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, isId, refused } from '../forms.js';
 import type { Act } from '../ledger.js';
-import { careId } from '../round.js';
+import { careId } from '../roundTasks.js';
 import * as state from '../store/state.js';
 import { view } from '../threads/pool.js';
 import { inHand, SIGNS } from '$lib/core/ledger/index.js';

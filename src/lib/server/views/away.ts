@@ -2,7 +2,7 @@ import { addDays, dayNumber } from '$lib/core/dates.js';
 import { awayPlan } from '../away.js';
 import { awaySpan } from '../awaySpan.js';
 import { gardenOr404 } from '../forms.js';
-import type { RoundTask } from '../round.js';
+import type { RoundTask } from '../roundTasks.js';
 import { rowsAsked } from '../rows.js';
 import type { Ask } from './ask.js';
 

@@ -10,6 +10,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { HINGE_WORDS, money, PLACE_WORDS, plural, PURPOSE_WORDS, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import ChangeWant from './ChangeWant.svelte';
 	import type { PageData } from './$types';
 	const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 	let { data }: { data: PageData } = $props();
@@ -370,33 +371,7 @@
 	{#each data.kind.hazards as h (h.what)}
 		<p class="border-l-4 border-madder px-3"><strong>{h.what}:</strong> {h.say}</p>
 	{/each}
-	<details class="mt-8 border-t border-rule pt-2">
-		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-			>Change the number, the day or how sure</summary
-		>
-		<div class="max-w-md">
-			{#key want.version}
-				<EntryForm action="?/change" submit="Change it" today={data.garden.today} dated={false} noted={false} seen={want.version}>
-					<Field label="How many" name="target" value={String(want.target)} numeric />
-					<Field label="By the day" name="due" type="date" value={want.due} />
-					<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
-					<SelectField
-						label="Where they go"
-						name="place_id"
-						value={want.placeId ?? ''}
-						items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
-					/>
-					<Field label="What for, in your words" name="label" value={want.label} maxlength={120} />
-				</EntryForm>
-			{/key}
-			{#if data.story.length > 1}
-				<h3 class="mt-4 font-semibold">What was said of it</h3>
-				<ul class="ruled">
-					{#each data.story as e (e.id)}<li class="py-1"><span class="text-faded">{sayDate(e.on)}</span> {e.line}</li>{/each}
-				</ul>
-			{/if}
-		</div>
-	</details>
+	<ChangeWant {want} places={data.places} story={data.story} today={data.garden.today} />
 	<details class="border-t border-rule pt-2">
 		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Not wanted any more</summary>
 		<div class="max-w-md">

@@ -1,0 +1,323 @@
+/** All work that is due in a garden, gathered from batches, stock, wants, windows, care and weather. */
+import { v5 as uuidv5 } from 'uuid';
+import { wayIn } from './context.js';
+import { handbook } from './handbook.js';
+import { fillingOf } from './mixing.js';
+import { Kept } from './kept.js';
+import { known, tasksFor } from './model.js';
+import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
+import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
+import type { RoundWorld } from './roundWorld.js';
+import { dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
+import { protectionOf } from '$lib/core/ledger/index.js';
+import { isBarred } from '$lib/core/material/protection.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { fill } from '$lib/core/mix/prepare.js';
+import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
+import type { CareDue, CareTask } from '$lib/core/round/care.js';
+import { asksFrom } from '$lib/core/round/marks.js';
+import type { Marks } from '$lib/core/round/marks.js';
+import { winterLook } from '$lib/core/round/tasks.js';
+import type { Task } from '$lib/core/round/tasks.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
+import { CARE_WORDS } from '$lib/core/round/words.js';
+import { sayVolume } from '$lib/core/units/index.js';
+
+export interface RoundTask {
+	key: string;
+	/** What it is called in the ledger of care: change-water, look, shelter, … */
+	work: string;
+	title: string;
+	code: string | null;
+	from: DayNumber;
+	by: DayNumber;
+	late: boolean;
+	placeId: string | null;
+	targets: string[];
+	batchId: string | null;
+	link: string;
+	count: number;
+	minutes: number;
+	why: string;
+	chance: number | null;
+	ifNeedless: string | null;
+	ifMissed: string | null;
+	/** Comes again after so many days. */
+	every: number | null;
+	/** Standing entries of its batch when this was drawn. */
+	seen: number | null;
+	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
+	log: 'tap' | 'count' | 'bring' | 'page';
+}
+
+export const careId = (gardenId: string, work: string, placeId: string | null): string =>
+	uuidv5(`${work} ${placeId ?? 'none'}`, gardenId);
+
+export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks: Marks = w.marks): CareDue[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const rules = [...handbook().care.values()];
+	const { containers } = handbook();
+	return w.batches.flatMap((batch) => {
+		const kind = w.kinds.get(batch.kindId);
+		const way = wayIn(kind, batch.wayId);
+		if (!kind || !way) return [];
+		const placeKind = place.get(batch.placeId ?? '')?.kind ?? null;
+		return careOf(
+			{ batch, kind, way, placeKind, containers, climate: w.garden.climate, sky: w.season.sky, marks },
+			rules,
+			day,
+			until
+		);
+	});
+}
+
+/** Work of stages, looks and plantings. */
+function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
+	const place = new Map(w.places.map((p) => [p.id, p]));
+	const stock = new Map(w.stocks.map((s) => [s.id, s]));
+	const tasks: Task[] = [];
+	for (const b of w.batches) {
+		const k = known(w.model, b);
+		if (k) tasks.push(...tasksFor(w.model, k, day, day + HORIZON));
+		tasks.push(...winterLook(b, SHELTERED.has(place.get(b.placeId ?? '')?.kind ?? ''), day, day + HORIZON, w.season.usual));
+	}
+	return (
+		tasks
+			// A planned batch is struck where its stock stands, if it has no place of its own.
+			.map((t) => (t.kind === 'strike' && t.stockId ? { ...t, placeId: stock.get(t.stockId)?.place_id ?? t.placeId } : t))
+			.map((t) => {
+				const from = asksFrom(t.kind, t.from, w.marks(t.kind, t.batchId ?? t.stockId ?? ''));
+				return { ...t, from, by: Math.max(t.by, from) };
+			})
+	);
+}
+
+/** Wants for which nothing grows yet, while the window of one of their ways is open. */
+function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
+	const served = new Set(w.batches.map((b) => b.wantId));
+	return w.wants.flatMap((want): RoundTask[] => {
+		const kind = w.kinds.get(want.kind_id);
+		if (!kind || want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
+		const standing = w.stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
+		const stock = standing.find((s) => !isBarred(protectionOf(s), yearOf(day)));
+		// All there is may not be multiplied: nothing asks to plan from it.
+		if (standing.length > 0 && !stock) return [];
+		const open = kind.ways
+			.map((way) => ({ way, odds: w.season.windows(way.window, kind) }))
+			.filter((o) => o.odds.on(day) >= 0.6)
+			.map((o) => ({
+				...o,
+				closes: w.season.allYear(o.way.window)
+					? null
+					: (w.season.usualFor(kind).openings(o.way.window, day, day)[0]?.closes ?? null)
+			}))[0];
+		if (!open) return [];
+		const way = handbook().ways.get(open.way.way);
+		const mark = w.marks('decide', want.id);
+		const from = asksFrom('decide', day, mark, 14);
+		const by = open.closes ?? day + 14;
+		return [
+			task({
+				key: `decide:${want.id}`,
+				work: 'decide',
+				title: `Plan ${want.target} ${kind.common}${want.label ? `, ${want.label}` : ''}`,
+				from,
+				by: Math.max(by, from),
+				late: false,
+				placeId: stock?.place_id ?? want.place_id,
+				targets: [want.id],
+				link: `wants/${want.id}`,
+				count: want.target,
+				minutes: 3,
+				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes), false)}` : ''}.`
+			})
+		];
+	});
+}
+
+type Blank = 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
+/** A task with all its fields, written out: spreading some into each of thousands takes longer than working them out. */
+const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): RoundTask => ({
+	key: t.key,
+	work: t.work,
+	title: t.title,
+	code: t.code ?? null,
+	from: t.from,
+	by: t.by,
+	late: t.late,
+	placeId: t.placeId,
+	targets: t.targets,
+	batchId: t.batchId ?? null,
+	link: t.link,
+	count: t.count,
+	minutes: t.minutes,
+	why: t.why,
+	chance: t.chance ?? null,
+	ifNeedless: t.ifNeedless ?? null,
+	ifMissed: t.ifMissed ?? null,
+	every: t.every ?? null,
+	seen: t.seen ?? null,
+	log: t.log ?? 'page'
+});
+
+const VERB: Record<string, string> = {
+	strike: 'Strike',
+	look: 'Look at',
+	'winter-look': 'Look over',
+	pot: 'Pot',
+	plant: 'Plant'
+};
+/** A pot is filled and soaked the day before; a tray that has to stand in water, by its clock. */
+const FILL_AHEAD = 1;
+/** Minutes to fill and firm one. Common practice, no source. */
+const FILL_MINUTES = 1;
+
+/** "Fill and soak by": what is struck tomorrow needs its pots today. */
+function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
+	return w.batches.flatMap((b): RoundTask[] => {
+		const kind = w.kinds.get(b.kindId);
+		const profile = wayIn(kind, b.wayId);
+		if (!kind || !profile || b.status !== 'planned') return [];
+		const way = handbook().ways.get(profile.way)!;
+		const f = fillingOf(
+			{
+				id: b.id,
+				title: b.code,
+				code: b.code,
+				kindId: b.kindId,
+				wayId: b.wayId,
+				pieces: b.plannedCount,
+				on: b.plannedOn,
+				vesselId: null
+			},
+			kind,
+			profile,
+			w.vessels
+		);
+		const filled = fill(f);
+		if (filled.vessels === 0) return [];
+		const soak = Math.max(0, ...way.timers.filter((t) => t.when === 'before').map((t) => t.minutes)) / 1440;
+		const on = dayNumber(b.plannedOn!);
+		const from = asksFrom('prepare', on - FILL_AHEAD - Math.ceil(soak), w.marks('prepare', b.id));
+		const mark = w.marks('prepare', b.id);
+		if (mark?.done !== null && mark?.done !== undefined && mark.done >= on - 30) return [];
+		if (on < day - 14) return [];
+		return [
+			task({
+				key: `prepare:${b.id}`,
+				work: 'prepare',
+				title: `Fill ${filled.vessels} × ${f.vesselName} for ${b.plannedCount} ${kind.common}`,
+				code: b.code,
+				from,
+				by: Math.max(from, on),
+				late: on < day,
+				placeId: b.placeId,
+				targets: [b.id],
+				batchId: b.id,
+				link: `mix?batch=${b.code}`,
+				count: filled.vessels,
+				minutes: filled.vessels * FILL_MINUTES,
+				why: `About ${sayVolume(filled.litres, w.garden.units)} of ${profile.medium}, by ${sayDate(isoOf(on), false)}.${soak >= 1 ? ' It has to soak a day.' : ''}`,
+				log: 'tap'
+			})
+		];
+	});
+}
+
+/** All that is due within the horizon. */
+export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTask[]; cares: readonly CareTask[] } =>
+	tasks.of(`${w.state} ${day}`, () => tasksIn(w, day));
+
+function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
+	const batchById = new Map(w.batches.map((b) => [b.id, b]));
+	const { containers, care: rules } = handbook();
+	const kindName = (t: Task) => {
+		const b = batchById.get(t.batchId ?? '');
+		const kind = w.kinds.get(b?.kindId ?? '');
+		const form = w.model.formOf(b?.stockId ?? t.stockId);
+		return kind ? [withVariety(kind), form].filter(Boolean).join(', ') : '';
+	};
+	const stage = stageTasks(w, day).map((t): RoundTask => {
+		const b = t.batchId ? batchById.get(t.batchId) : undefined;
+		return task({
+			key: t.key,
+			work: t.kind,
+			title:
+				t.kind === 'winter-count'
+					? `Count ${t.count} ${kindName(t)} after winter`
+					: `${VERB[t.kind] ?? t.kind} ${t.count} ${kindName(t)}`,
+			code: b?.code ?? null,
+			from: t.from,
+			by: t.by,
+			late: t.by < day,
+			placeId: t.placeId,
+			targets: [t.batchId ?? t.stockId ?? ''],
+			batchId: t.batchId,
+			link: t.batchId ? `bench/${t.batchId}?do=${t.kind}` : 'wants',
+			count: t.count,
+			minutes: t.minutes,
+			why: t.why,
+			seen: b?.version ?? null,
+			log: t.kind === 'look' || t.kind === 'winter-look' || t.kind === 'winter-count' ? 'count' : 'page'
+		});
+	});
+	const cares = atOnePlace(careDues(w, day, day + WEEK), day);
+	const careTasks = cares.map((c): RoundTask => {
+		const rule = rules.get(c.care);
+		const of = c.batchIds.map((id) => batchById.get(id)!);
+		const names = [...new Set(of.map((b) => w.kinds.get(b.kindId)?.common ?? ''))];
+		const done = c.batchIds.map((id) => w.marks(c.care, id)?.done ?? null);
+		const last = done.some((d) => d === null) ? null : Math.min(...(done as number[]));
+		const held =
+			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, containers)?.name ?? 'pot'));
+		return task({
+			key: `${c.care}:${c.placeId ?? 'none'}:${c.due}`,
+			work: c.care,
+			title: `${CARE_WORDS[c.care] ?? c.care}: ${c.containers} ${held[c.containers === 1 ? 0 : 1]}${c.litres ? `, about ${sayVolume(c.litres, w.garden.units)}` : ''}`,
+			code: of.length === 1 ? of[0]!.code : null,
+			// What comes again and was missed is due now: a misting of last month is not caught up with.
+			from: c.due < day ? day : c.due,
+			by: Math.max(day, c.due) + Math.max(0, Math.floor((c.every ?? 4) / 2)),
+			late: false,
+			placeId: c.placeId,
+			targets: c.batchIds,
+			batchId: of.length === 1 ? of[0]!.id : null,
+			link: of.length === 1 ? `bench/${of[0]!.id}` : 'bench',
+			count: c.containers,
+			minutes: c.minutes,
+			why: `${names.slice(0, 4).join(', ')}${names.length > 4 ? ' and more' : ''}. ${c.why}${last === null ? '' : ` Last done ${sayDate(isoOf(last), false)}.`}`,
+			every: c.every,
+			log: 'tap'
+		});
+	});
+	const triggers = triggersOf(w, day).map((t): RoundTask =>
+		task({
+			key: t.key,
+			work: t.kind,
+			title: TRIGGER_TITLES[t.kind](t.count),
+			from: t.from,
+			by: t.by,
+			late: t.by < day,
+			placeId: t.placeId,
+			targets: t.targets,
+			link: 'weather',
+			count: t.count,
+			minutes: t.minutes,
+			why: t.say,
+			chance: t.chance,
+			ifNeedless: t.ifNeedless,
+			ifMissed: t.ifMissed,
+			log: t.kind === 'shelter' ? 'bring' : 'tap'
+		})
+	);
+	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...openWindows(w, day)], cares };
+}
+
+function thingOf(names: readonly string[]): [string, string] {
+	const tray = names.every((n) => /tray/.test(n));
+	return tray ? ['tray', 'trays'] : names.some((n) => /tray/.test(n)) ? ['pot and tray', 'pots and trays'] : ['pot', 'pots'];
+}
+
+/** A task takes some 900 bytes. */
+export const TASK_BYTES = 900;
+const tasks = new Kept<{ due: RoundTask[]; cares: CareTask[] }>(96, (t) => 1_000 + t.due.length * TASK_BYTES);

@@ -1,0 +1,43 @@
+<script lang="ts">
+	/** Another number, day, certainty or place for a want, and what was said of it before. */
+	import { sayDate } from '$lib/core/dates.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import type { PageData } from './$types';
+	interface Props {
+		want: PageData['want'];
+		places: PageData['places'];
+		story: PageData['story'];
+		today: string;
+	}
+	let { want, places, story, today }: Props = $props();
+</script>
+
+<details class="mt-8 border-t border-rule pt-2">
+	<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
+		>Change the number, the day or how sure</summary
+	>
+	<div class="max-w-md">
+		{#key want.version}
+			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want.version}>
+				<Field label="How many" name="target" value={String(want.target)} numeric />
+				<Field label="By the day" name="due" type="date" value={want.due} />
+				<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
+				<SelectField
+					label="Where they go"
+					name="place_id"
+					value={want.placeId ?? ''}
+					items={[{ value: '', name: 'No place yet' }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
+				/>
+				<Field label="What for, in your words" name="label" value={want.label} maxlength={120} />
+			</EntryForm>
+		{/key}
+		{#if story.length > 1}
+			<h3 class="mt-4 font-semibold">What was said of it</h3>
+			<ul class="ruled">
+				{#each story as e (e.id)}<li class="py-1"><span class="text-faded">{sayDate(e.on)}</span> {e.line}</li>{/each}
+			</ul>
+		{/if}
+	</div>
+</details>
