@@ -124,6 +124,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 					})
 				: denied(request, no);
 	guardedHeaders(response, originOf(request, url).startsWith('https:'), url.pathname);
+	// What follows a body that nobody read would wait behind it for good.
+	if (request.body && !request.bodyUsed) response.headers.set('connection', 'close');
 	if (!url.pathname.startsWith('/_app/'))
 		log.info(
 			{

@@ -2,7 +2,7 @@
 export const ROWS = 60;
 const MOST_ROWS = 6_000;
 
-export function rowsAsked(text: string | null): number {
+export function rowsAsked(text: string | null, atFirst = ROWS): number {
 	const n = Number(text);
-	return text !== null && Number.isInteger(n) ? Math.max(ROWS, Math.min(MOST_ROWS, n)) : ROWS;
+	return text !== null && Number.isInteger(n) ? Math.max(atFirst, Math.min(MOST_ROWS, n)) : atFirst;
 }

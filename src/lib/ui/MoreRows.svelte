@@ -7,12 +7,13 @@
 		hidden: number;
 		/** "batch", "batches": what a row is. */
 		of: [string, string];
+		/** How many more at a time. */
+		step?: number;
 	}
-	let { rows, hidden, of }: Props = $props();
-	const STEP = 60;
-	const next = $derived(Math.min(hidden, STEP));
+	let { rows, hidden, of, step = 60 }: Props = $props();
+	const next = $derived(Math.min(hidden, step));
 	const others = $derived([...page.url.searchParams].flatMap(([k, v]) => (k === 'rows' ? [] : `${k}=${encodeURIComponent(v)}`)));
-	const href = $derived(`?${[...others, `rows=${rows + STEP}`].join('&')}`);
+	const href = $derived(`?${[...others, `rows=${rows + step}`].join('&')}`);
 </script>
 
 {#if hidden > 0}

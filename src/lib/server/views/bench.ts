@@ -1,6 +1,6 @@
 import type { BatchView } from '../bench.js';
 import { batchViews, standingOfAll } from '../bench.js';
-import { rowsAsked } from '../rows.js';
+import { ROWS, rowsAsked } from '../rows.js';
 import { snapshotOf } from '../snapshot.js';
 import type { PlaceRow } from '../store/state.js';
 import { inHand } from '$lib/core/ledger/index.js';
@@ -13,6 +13,8 @@ import type { Ask } from './ask.js';
 
 /** Ended batches shown below the living ones: the newest; the rest are found by code or in the ledger. */
 const ENDED_SHOWN = 20;
+/** Of each place so many are drawn at first: there are several places, each with its own list. */
+const ROWS_A_PLACE = 20;
 
 /** Of a batch only what the list shows: with hundreds of them the rest would weigh. */
 const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
@@ -83,8 +85,8 @@ export async function benchView({ params, query }: Ask) {
 		snapshotOf(garden.id),
 		state.endedBatches(database(), garden.id, ENDED_SHOWN)
 	]);
-	const rows = rowsAsked(query.get('rows'));
 	const byPlace = query.get('by') === 'place' && isToday;
+	const rows = rowsAsked(query.get('rows'), byPlace ? ROWS_A_PLACE : ROWS);
 	const all = await standingOfAll(garden, day, living);
 	const asks = (b: Batch) => all.get(b.id)?.next?.from ?? Infinity;
 	const order = [...living].sort((a, b) => asks(a) - asks(b));

@@ -49,7 +49,7 @@
 				</li>
 			{/each}
 		</ul>
-		<MoreRows {rows} hidden={p.inAll - p.here.length} of={['batch here', 'batches here']} />
+		<MoreRows {rows} hidden={p.inAll - p.here.length} of={['batch here', 'batches here']} step={20} />
 	</section>
 {/each}
 <p class="note mt-6">

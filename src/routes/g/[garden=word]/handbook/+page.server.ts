@@ -1,4 +1,4 @@
 import type { PageServerLoad } from './$types';
 import { view } from '$lib/server/threads/pool.js';
 
-export const load: PageServerLoad = (event) => view('handbook', event, ['day']);
+export const load: PageServerLoad = (event) => view('handbook', event, ['day', 'q', 'open', 'rows']);

@@ -1,46 +1,58 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
 	import SuitBar from '$lib/ui/SuitBar.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
-	let text = $state('');
-	let openOnly = $state(false);
 	const uid = $props.id();
-	const isOpen = (w: PageData['kinds'][number]['ways'][number]) => w.window.now >= 0.5;
-	const shown = $derived(
-		data.kinds.filter((k) => {
-			const hit = `${k.names} ${k.botanical} ${k.standsFor} ${k.ways.map((w) => w.name).join(' ')}`
-				.toLowerCase()
-				.includes(text.trim().toLowerCase());
-			return hit && (!openOnly || k.ways.some(isOpen));
-		})
-	);
+	/** What stood in the address when the page was opened: what is typed since is the person's own. */
+	const asked = untrack(() => data.text);
+	const TYPING_MS = 200;
+	let waiting: ReturnType<typeof setTimeout> | undefined;
+	/** What is typed is looked for as soon as the hand rests; without scripts by Enter. */
+	function find({ currentTarget }: { currentTarget: HTMLFormElement }) {
+		clearTimeout(waiting);
+		waiting = setTimeout(() => currentTarget.requestSubmit(), TYPING_MS);
+	}
 </script>
 
 <svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
 <h1>How it is done, and when, here</h1>
 <p class="mt-2"><a class="act" href="{base}/handbook/own">Add a kind of your own</a></p>
 <p class="mt-2 text-faded">
-	{data.kinds.length} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
+	{data.inBook} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
 	it open. <a href="{base}/handbook/sources">What the figures rest on</a>.
 </p>
-<div class="mt-4 flex flex-wrap items-end gap-4">
+<form
+	oninput={find}
+	class="mt-4 flex flex-wrap items-end gap-4"
+	data-sveltekit-keepfocus
+	data-sveltekit-noscroll
+	data-sveltekit-replacestate
+>
+	{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
 	<div class="w-full max-w-sm">
-		<Field label="Find a kind or a way" name="q" type="search" bind:value={text} />
+		<Field label="Find a kind or a way" name="q" type="search" maxlength={80} value={asked} />
 	</div>
 	<div class="flex min-h-12 items-center gap-2">
-		<input id={uid} type="checkbox" bind:checked={openOnly} class="h-6 w-6 border-ink text-bottle" /><label for={uid}
-			>Only what can be done {data.isToday ? 'now' : 'then'}</label
-		>
+		<input
+			id={uid}
+			type="checkbox"
+			name="open"
+			value="1"
+			checked={data.openOnly}
+			class="h-6 w-6 border-ink text-bottle"
+		/><label for={uid}>Only what can be done {data.isToday ? 'now' : 'then'}</label>
 	</div>
-</div>
+</form>
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />
 </div>
 <ul>
-	{#each shown as k (k.id)}
+	{#each data.kinds as k (k.id)}
 		<li class="border-b border-rule">
 			<a href="{base}/handbook/{k.id}" class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]">
 				<div>
@@ -63,6 +75,8 @@
 		</li>
 	{/each}
 </ul>
-{#if shown.length === 0}<p class="mt-6">
-		No kind of the handbook is called that. <a href="{base}/handbook/own">Add it as a kind of your own</a>: it takes a minute.
+<MoreRows rows={data.rows} hidden={data.hidden} of={['kind', 'kinds']} />
+{#if data.kinds.length === 0}<p class="mt-6">
+		{#if data.openOnly}Nothing of that name can be done {data.isToday ? 'now' : 'then'}. Untick the box to see it all the same.{:else}
+			No kind of the handbook is called that. <a href="{base}/handbook/own">Add it as a kind of your own</a>: it takes a minute.{/if}
 	</p>{/if}
