@@ -38,7 +38,6 @@ const rules: CutRules = {
 	cm: [4, 16],
 	usualCm: 10,
 	leastNodes: 2,
-	mostNodes: 8,
 	wood: ['firm'],
 	tip: 'may',
 	usualMm: 4,

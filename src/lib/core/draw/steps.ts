@@ -13,6 +13,12 @@ export interface Step {
 	caution: boolean;
 }
 
+const TIP = {
+	only: 'Only the tip.',
+	best: 'Tips first; lengths from below them root a little less readily.',
+	may: '',
+	never: 'The thin tip is thrown away.'
+} as const;
 const WOOD: Record<string, string> = {
 	soft: 'soft new growth',
 	firm: 'this year’s growth that has turned firm',
@@ -71,7 +77,7 @@ export function stepsOf(
 			`${profile.piece.say}: ${wood}, healthy${cut.flowers_off ? ', not in flower' : ''}, about ${cut.mm ?? 4} mm thick. Longer and thicker roots better than short and thin.`
 		);
 		const nodes = cut.nodes ? `, with ${count(cut.nodes[0], 'node', 'nodes')} at least` : '';
-		const tip = cut.tip === 'only' ? 'Only the tip.' : cut.tip === 'never' ? 'The thin tip is thrown away.' : '';
+		const tip = TIP[cut.tip ?? 'may'];
 		add(
 			'Cut',
 			`${length(usual)} long (${range(short, long)})${nodes}: just below a node on the ${one}, ${choice.slant ? 'at a slant, so that you know which end goes down' : 'straight across'}. The parent is cut just above a node and keeps two. ${tip}`.trim()

@@ -22,7 +22,7 @@ export const cutFields = z.strictObject({
 		.array(z.enum(['soft', 'firm', 'woody']))
 		.min(1)
 		.optional(),
-	tip: z.enum(['only', 'may', 'never']).optional(),
+	tip: z.enum(['only', 'best', 'may', 'never']).optional(),
 	/** Usual thickness, mm, and length between nodes, cm. */
 	mm: z.number().gt(0).max(60).optional(),
 	internode_cm: z.number().gt(0).max(60).optional(),

@@ -7,6 +7,12 @@ export const MATERIAL = {
 	aboveNode: judged(0.7, 'cm', 'An upper cut lies so far above its node.', PRACTICE),
 	thin: judged(0.35, 'of the usual thickness', 'A thinner, hollow top holds too little to live on until it roots.', PRACTICE),
 	offWood: judged(0.5, 'times the odds of rooting', 'Wood that is not what the way asks for.', MEMORY),
+	section: judged(0.6, 'times the odds of rooting', 'A length from below the tip, where tips are taken by choice.', MEMORY),
+	onLeg: judged(0.7, 'times the odds of rooting', 'A piece that stands on bare stem below its only node.', MEMORY),
+	shortPower: judged(3, 'power of the length', 'How fast the odds fall with a length below the shortest that is taken by choice.', OWN),
+	shortest: judged(0.4, 'of the shortest length', 'Anything shorter cannot be set.', OWN),
+	tolerated: judged(0.9, 'of the shortest length', 'Nobody throws a piece out for a centimetre.', OWN),
+	longest: judged(2.5, 'of the longest length', 'Two nodes farther apart than this are not one piece.', OWN),
 	flowering: judged(0.6, 'times the odds of rooting', 'A flowering tip.', MEMORY),
 	condition: judged(
 		{ strong: 1, fair: 0.6, weak: 0.25 },

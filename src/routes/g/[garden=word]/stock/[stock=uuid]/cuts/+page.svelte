@@ -84,6 +84,7 @@
 		/>
 	{:else if ['stem', 'rod', 'basal'].includes(w.cut.draws)}
 		<StemCuts
+			stockId={s.id}
 			cut={w.cut}
 			chance={w.chance}
 			heightCm={s.sizeCm ?? s.heightCm}

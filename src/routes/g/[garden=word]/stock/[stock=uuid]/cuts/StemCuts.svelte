@@ -1,26 +1,30 @@
 <script lang="ts">
+	import { onMount, untrack } from 'svelte';
 	import { sayShare } from '$lib/core/odds/words.js';
 	/** Stems, measured or usual, and the best cuts along each. */
 	import type { Cut } from '$lib/core/handbook/benchSchema.js';
 	import { drawStem } from '$lib/core/draw/index.js';
-	import { checkStem, planStem, usualNodes } from '$lib/core/material/stem.js';
-	import type { CutRules, Stem } from '$lib/core/material/stem.js';
+	import { checkStem, gradeOf, PARENT_KEEPS, planStem, usualNodes } from '$lib/core/material/stem.js';
+	import type { CutRules, Stem, StemPiece } from '$lib/core/material/stem.js';
+	import { remembered } from '$lib/ui/remembered.js';
 	import { canes, strikesInPlace } from '$lib/core/material/lengths.js';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import Drawing from '$lib/ui/Drawing.svelte';
 
 	interface Props {
+		/** Whose stems these are: what was measured on them stays while one looks at other ways. */
+		stockId: string;
 		cut: Cut;
 		chance: number;
 		heightCm: number;
 		inches: boolean;
 		say: (cm: number) => string;
-		/** Pieces that all stems give, and those of them expected to root. */
 		/** Canes and runners may be laid flat whole. */
 		flat: boolean;
+		/** Pieces that all stems give, and those of them expected to root. */
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { cut, chance, heightCm, inches, say, flat, onresult }: Props = $props();
+	let { stockId, cut, chance, heightCm, inches, say, flat, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
 	const word = $derived(inches ? 'in' : 'cm');
 	const usual = $derived(cut.cm?.[1] ?? 12);
@@ -44,17 +48,30 @@
 			flowering: false
 		};
 	};
+	const kept = remembered<{ stems: ReturnType<typeof fresh>[]; cutOff: boolean }>(`stems ${untrack(() => stockId)}`);
 	let stems = $state([fresh()]);
+	/** It lies on the table: nothing of it is left to the plant. */
+	let cutOff = $state(false);
+	onMount(() => {
+		const before = kept.read();
+		if (before?.stems.length) ({ stems, cutOff } = before);
+	});
+	const usualText = JSON.stringify(untrack(() => [fresh()]));
+	$effect(() => {
+		if (cutOff || JSON.stringify(stems) !== usualText) kept.write({ stems: $state.snapshot(stems), cutOff });
+	});
 	const rules = $derived<CutRules>({
 		cm: [cut.cm?.[0] ?? 8, cut.cm?.[2] ?? 15],
 		usualCm: usual,
 		leastNodes: cut.nodes?.[0] ?? 2,
-		mostNodes: cut.nodes?.[1] ?? 8,
+		leg: cut.draws === 'stem',
+		sliver: cut.draws === 'basal',
 		wood: cut.wood ?? ['firm'],
 		tip: cut.tip ?? 'may',
 		usualMm: cut.mm ?? 4,
 		chance: Math.min(0.97, Math.max(0.03, chance))
 	});
+	const keeps = $derived(cutOff || rules.sliver ? 0 : PARENT_KEEPS);
 	const plans = $derived(
 		stems.map((s) => {
 			const lengthCm = s.long * unit;
@@ -75,7 +92,7 @@
 			};
 			const checked = checkStem(stem);
 			return checked.ok
-				? { ok: true as const, stem, plan: planStem(stem, rules), count: Math.max(0, Math.round(s.count || 0)) }
+				? { ok: true as const, stem, plan: planStem(stem, rules, keeps), count: Math.max(0, Math.round(s.count || 0)) }
 				: { ok: false as const, problem: checked.problem };
 		})
 	);
@@ -108,6 +125,13 @@
 	const reachable = (node: HTMLElement) => {
 		node.tabIndex = 0;
 	};
+	const LACKS = { short: 'short', thin: 'thin', 'old wood': 'old wood', 'few nodes': 'too few nodes below' } as const;
+	const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+	const sayGrade = (p: StemPiece) => {
+		const grade = gradeOf(p, rules.chance);
+		return grade === 'poor' ? `poor${p.lacks.length ? `: ${p.lacks.map((l) => LACKS[l]).join(', ')}` : ''}` : grade;
+	};
+	const poorOf = (pieces: readonly StemPiece[]) => pieces.filter((p) => gradeOf(p, rules.chance) === 'poor').length;
 	const FIELDS = [
 		['long', 'Length'],
 		['gap', 'Between nodes'],
@@ -116,12 +140,20 @@
 	] as const;
 </script>
 
+{#if !rules.sliver}
+	<label class="mt-4 flex min-h-11 items-center gap-3"
+		><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={cutOff} /> Already cut off: nothing of it need stay on the
+		plant</label
+	>
+{/if}
 {#each plans as p, i (i)}
 	<section class="mt-6 border-t border-ink pt-3" aria-label="Stem {i + 1}">
 		<div class="flex flex-wrap items-end justify-between gap-3">
 			<h2>
 				{plans.length > 1 ? `Stem ${i + 1}: ` : ''}{p.ok
-					? `${p.plan.pieces.length} ${p.plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${p.plan.cuts} cuts`
+					? p.plan.pieces.length
+						? `${count(p.plan.pieces.length, 'piece', 'pieces')}, ${count(p.plan.cuts, 'cut', 'cuts')}${poorOf(p.plan.pieces) ? `; ${count(poorOf(p.plan.pieces), 'is', 'are')} poor` : ''}`
+						: 'no piece'
 					: 'cannot be cut so'}
 			</h2>
 			{#if stems.length > 1}<button
@@ -136,22 +168,26 @@
 				</div>
 			</div>
 			<p class="note">
-				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {say(p.plan.leftCm)} stay on the plant.
+				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {keeps > 0 ? `${say(p.plan.leftCm)} stay on the plant.` : ''}
 			</p>
 			{#if p.plan.pieces.length === 0}
 				<p class="mt-2 max-w-prose">
-					{p.stem.nodes.length < 3
+					{keeps > 0 && p.stem.nodes.length <= keeps
 						? 'The plant keeps two nodes, and this stem has no more to give.'
-						: 'No stretch of it is of the length, the nodes and the wood that this way takes.'}
+						: p.stem.nodes.length === 0
+							? 'Without a node nothing roots. Measure where the nodes are.'
+							: 'It has no stretch of wood that roots this way: look whether it is softer or older than this way takes.'}
 				</p>
 			{:else}
 				<ol class="mt-2 grid gap-x-8 sm:grid-cols-2">
 					{#each p.plan.pieces as piece, k (k)}<li class="flex justify-between border-b border-rule py-1">
 							<span
 								><strong>{k + 1}</strong>
-								{say(piece.end - piece.start)}, {piece.to - piece.from + 1} nodes{piece.isTip ? ', with the tip' : ''}</span
+								{say(piece.end - piece.start)}, {piece.nodes ? count(piece.nodes, 'node', 'nodes') : 'with its sliver'}{piece.isTip
+									? ', with the tip'
+									: ''}{piece.onLeg ? ', on bare stem' : ''}</span
 							>
-							<span class="text-faded">{sayShare(piece.chance)} root</span>
+							<span class="text-faded">{sayGrade(piece)} · {sayShare(piece.chance)} root</span>
 						</li>{/each}
 				</ol>
 			{/if}
