@@ -1,7 +1,7 @@
 /** The handbook as it ships, read kind by kind, without the server. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { parse } from 'yaml';
-import { containerSchema, kindSchema } from '$lib/core/handbook/schema.js';
+import { containerSchema, kindSchema, waySchema } from '$lib/core/handbook/schema.js';
 import { expandLike } from '$lib/core/handbook/like.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 
@@ -12,8 +12,7 @@ export const allKinds = (): Kind[] =>
 		.sort()
 		.map((f) => kind(f.replace('.yaml', '')));
 
-export const containers = new Map(
-	(parse(readFileSync('handbook/containers.yaml', 'utf8')) as unknown[])
-		.map((c) => containerSchema.parse(c))
-		.map((c) => [c.id, c])
-);
+const list = <T extends { id: string }>(file: string, schema: { parse(v: unknown): T }): Map<string, T> =>
+	new Map((parse(readFileSync(`handbook/${file}`, 'utf8')) as unknown[]).map((v) => schema.parse(v)).map((v) => [v.id, v]));
+export const containers = list('containers.yaml', containerSchema);
+export const book = { containers, ways: list('ways.yaml', waySchema) };

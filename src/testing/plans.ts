@@ -10,7 +10,7 @@ import { yearOfSeason } from '$lib/core/plan/walk.js';
 import type { Year } from '$lib/core/plan/walk.js';
 import type { Climate } from '$lib/core/season/climate.js';
 import { chanceSeasons, seasonOfClimate } from '$lib/core/season/season.js';
-import { containers } from './handbook.js';
+import { book } from './handbook.js';
 
 /** The years that may come by a climate's frost dates, for a kind. */
 export const yearsOf = (kind: Pick<Kind, 'plant_out'>, c: Climate, from: DayNumber): Year[] =>
@@ -20,7 +20,7 @@ export function requestOf(kind: Kind, c: Climate, over: Partial<PlanRequest> = {
 	const today = over.today ?? dayNumber('2027-05-20');
 	return {
 		kind,
-		containers,
+		book,
 		stock: { count: 4, sizeCm: null, ageYears: 4, condition: 'strong' },
 		takings: [],
 		record: {},

@@ -13,6 +13,7 @@ import type { CuttingType } from '$lib/core/mix/hormone.js';
 import { checkMix } from '$lib/core/mix/mixing.js';
 import type { Mix } from '$lib/core/mix/mixing.js';
 import { prepare } from '$lib/core/mix/prepare.js';
+import { apartIn, rootingIn } from '$lib/core/mix/stands.js';
 import type { Filling } from '$lib/core/mix/prepare.js';
 import { readMix } from '$lib/core/mix/readMix.js';
 import type { Vessel } from '$lib/core/mix/vessel.js';
@@ -59,7 +60,7 @@ export function fillingOf(
 	kind: Kind,
 	profile: WayProfile,
 	vessels: readonly VesselChoice[]
-): Filling & { vesselName: string; vesselId: string } {
+): Filling & { vesselName: string; vesselId: string; apartCm: number } {
 	const way = handbook().ways.get(profile.way)!;
 	const cut = cutOf(way, profile);
 	const printed = handbook().containers.get(profile.stages[0]!.holds)!;
@@ -67,9 +68,9 @@ export function fillingOf(
 	return {
 		id: w.id,
 		pieces: w.pieces,
-		spreadCm: cut.spread_cm,
+		apartCm: apartIn(cut),
+		each: chosen ? rootingIn(chosen.vessel, chosen.how, cut) : 1,
 		vessel: chosen?.vessel ?? null,
-		how: chosen?.how ?? 'alone',
 		mix: mixOf(w.medium ?? profile.medium).mix,
 		vesselName: chosen?.name ?? printed.name,
 		vesselId: chosen?.id ?? ''

@@ -13,7 +13,8 @@ import { protectionOf } from '$lib/core/ledger/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { fill } from '$lib/core/mix/prepare.js';
-import { atOnePlace, careOf, standsIn } from '$lib/core/round/care.js';
+import { standsIn } from '$lib/core/mix/stands.js';
+import { atOnePlace, careOf } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import type { Marks } from '$lib/core/round/marks.js';
@@ -56,14 +57,14 @@ export const careId = (gardenId: string, work: string, placeId: string | null): 
 export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks: Marks = w.marks): CareDue[] {
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const rules = [...handbook().care.values()];
-	const { containers } = handbook();
+	const book = handbook();
 	return w.batches.flatMap((batch) => {
 		const kind = w.kinds.get(batch.kindId);
 		const way = wayIn(kind, batch.wayId);
 		if (!kind || !way) return [];
 		const placeKind = place.get(batch.placeId ?? '')?.kind ?? null;
 		return careOf(
-			{ batch, kind, way, placeKind, containers, climate: w.garden.climate, sky: w.season.sky, marks },
+			{ batch, kind, way, placeKind, book, climate: w.garden.climate, sky: w.season.sky, marks },
 			rules,
 			day,
 			until
@@ -230,7 +231,8 @@ export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTas
 
 function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
-	const { containers, care: rules } = handbook();
+	const book = handbook();
+	const { care: rules } = book;
 	const kindName = (t: Task) => {
 		const b = batchById.get(t.batchId ?? '');
 		const kind = w.kinds.get(b?.kindId ?? '');
@@ -269,7 +271,7 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 		const done = c.batchIds.map((id) => w.marks(c.care, id)?.done ?? null);
 		const last = done.some((d) => d === null) ? null : Math.min(...(done as number[]));
 		const held =
-			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, containers)?.name ?? 'pot'));
+			rule?.thing ?? thingOf(of.map((b) => standsIn(b, wayIn(w.kinds.get(b.kindId), b.wayId)!, book).container?.name ?? 'pot'));
 		return task({
 			key: `${c.care}:${c.placeId ?? 'none'}:${c.due}`,
 			work: c.care,

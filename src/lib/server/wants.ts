@@ -315,7 +315,7 @@ async function planned(
 		result.stockId = chosen.id;
 		result.plan = plan({
 			kind,
-			containers: handbook().containers,
+			book: handbook(),
 			stock: stockPlantOf(stock, kind),
 			takings: takingsFrom(stock, kind, taken),
 			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id)])),

@@ -195,8 +195,6 @@ export type CareRule = z.infer<typeof careRuleSchema>;
 export const containerSchema = z.strictObject({
 	id: z.string(),
 	name: z.string(),
-	/** Pieces in one. */
-	pieces: z.number().int().positive(),
 	area_cm2: z.number().min(0),
 	litres: z.number().min(0),
 	cost: z.number().min(0),

@@ -15,15 +15,25 @@ const ROW_CM = MATERIAL.row.value;
 const EDGE_CM = MATERIAL.trayEdge.value;
 const PLANTLETS_EACH = MATERIAL.plantlets.value;
 
+interface Tray {
+	lengthCm: number;
+	widthCm: number;
+}
+
+/** Grooves across a tray, and halves of a leaf of this length, cm, that stand in each. */
+export const halvesIn = (tray: Tray, leafCm: number): { rows: number; inRow: number } => ({
+	rows: Math.max(0, Math.floor((tray.widthCm - 2 * EDGE_CM) / ROW_CM + 1e-9)),
+	inRow: leafCm > 0 ? Math.max(0, Math.floor((tray.lengthCm - 2 * EDGE_CM) / leafCm + 1e-9)) : 0
+});
+
 /** Halves of so many leaves of a length; the midrib is cut out, so each leaf gives two. Lengths in cm, chance of a half to root. */
 export function leafHalves(
 	leaves: number,
 	leafCm: number,
-	tray: { lengthCm: number; widthCm: number },
+	tray: Tray,
 	chance: number
 ): LeafYield {
-	const rows = Math.max(0, Math.floor((tray.widthCm - 2 * EDGE_CM) / ROW_CM + 1e-9));
-	const inRow = leafCm > 0 ? Math.max(0, Math.floor((tray.lengthCm - 2 * EDGE_CM) / leafCm + 1e-9)) : 0;
+	const { rows, inRow } = halvesIn(tray, leafCm);
 	const pieces = leaves * 2;
 	const perTray = rows * inRow;
 	return {

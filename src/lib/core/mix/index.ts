@@ -4,3 +4,4 @@ export * from './vessel.js';
 export * from './prepare.js';
 export * from './readMix.js';
 export * from './potOn.js';
+export * from './stands.js';

@@ -7,5 +7,6 @@ export const MIX = {
 	tipped: judged(0.3, 'of what is dipped from', 'Tipped out and thrown away; it never goes back into the jar.', PRACTICE),
 	shrinkage: judged(0.12, 'of the summed volume', 'Lost when fines fill the gaps among coarse grains.', MEMORY),
 	gap: judged(1, 'cm', 'Left below the rim, so that water stands until it sinks in.', PRACTICE),
+	rodsApart: judged(3, 'cm', 'Leafless rods in a pot: a dozen in a deep one.', PRACTICE),
 	fromWall: judged(1, 'cm', 'Pieces stand so far inside the wall: at the rim, for the edge dries last.', PRACTICE)
 };

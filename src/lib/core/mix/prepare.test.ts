@@ -7,9 +7,8 @@ import type { Filling, Material } from './index.js';
 const pot: Filling = {
 	id: 'a',
 	pieces: 20,
-	spreadCm: 5,
+	each: 6,
 	vessel: { shape: 'round', topCm: 13, baseCm: 9, heightCm: 11.5 },
-	how: 'rim',
 	mix: { parts: [{ material: 'multi', parts: 1 }], shrinkage: 0 }
 };
 const materials = new Map<string, Material>([
@@ -18,9 +17,9 @@ const materials = new Map<string, Material>([
 ]);
 
 describe('preparing', () => {
-	it('six round a 13 cm pot: twenty pieces want four pots', () => {
+	it('six to a pot: twenty pieces want four pots', () => {
 		expect(fill(pot)).toMatchObject({ each: 6, vessels: 4 });
-		expect(fill({ ...pot, how: 'alone' }).vessels).toBe(20);
+		expect(fill({ ...pot, each: 1 }).vessels).toBe(20);
 		expect(fill({ ...pot, vessel: null })).toMatchObject({ vessels: 0, litres: 0 });
 	});
 	it('adds up over batches, takes off what is on the shelf, buys the rest', () => {

@@ -1,17 +1,16 @@
 /** What to fill, wet and buy for some batches together. */
 import { amounts, bagsFor, waterToWet } from './mixing.js';
 import type { Bags, Material, Mix } from './mixing.js';
-import { GAP_CM, holds, takes } from './vessel.js';
+import { GAP_CM, holds } from './vessel.js';
 import type { Vessel } from './vessel.js';
 
 export interface Filling {
 	id: string;
 	pieces: number;
-	/** Leaf spread, cm. */
-	spreadCm: number;
+	/** Pieces to one vessel. */
+	each: number;
 	/** Null for the open ground. */
 	vessel: Vessel | null;
-	how: 'rim' | 'across' | 'alone';
 	/** Null for water and for the open ground. */
 	mix: Mix | null;
 }
@@ -35,9 +34,8 @@ export interface Preparing {
 
 export function fill(f: Filling): Filled {
 	if (!f.vessel) return { id: f.id, each: 1, vessels: 0, litres: 0 };
-	const each = f.how === 'alone' ? 1 : Math.max(1, takes(f.vessel, f.spreadCm, f.how));
-	const vessels = Math.ceil(f.pieces / each);
-	return { id: f.id, each, vessels, litres: vessels * holds(f.vessel, f.vessel.shape === 'jar' ? 0 : GAP_CM) };
+	const vessels = Math.ceil(f.pieces / f.each);
+	return { id: f.id, each: f.each, vessels, litres: vessels * holds(f.vessel, f.vessel.shape === 'jar' ? 0 : GAP_CM) };
 }
 
 /** `shelf`: litres at hand by material. What cannot be bought (garden soil) and is short is said. */

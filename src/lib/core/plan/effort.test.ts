@@ -10,7 +10,7 @@ import { guessClimate } from '../season/climate.js';
 import { openings } from '../season/windows.js';
 import { effortOf, flushesFor, MIX_COST_PER_LITRE, mostBy, plan, plantingDay, walk } from './index.js';
 import type { Walk } from './index.js';
-import { allKinds, containers } from '../../../testing/handbook.js';
+import { allKinds, book, containers, kind as kindOf } from '../../../testing/handbook.js';
 import { canGive, takingOf } from '../material/capacity.js';
 import { seasonOfClimate } from '../season/season.js';
 import { requestOf } from '../../../testing/plans.js';
@@ -37,6 +37,9 @@ const stage = (to: StageName, over: Partial<Stage> = {}): Stage => ({
 	...over
 });
 
+/** Soft tips: set round the rim of what takes several. */
+const soft = kindOf('coleus').ways.find((w) => w.way === 'soft-tip')!;
+
 describe('effort', () => {
 	const steps: Walk['steps'] = [
 		{ stage: stage('rooted', { holds: 'cell-tray', minutes: 1, care: 7 }), from: 0, to: 14 },
@@ -48,7 +51,7 @@ describe('effort', () => {
 		['potted', betaOf(0.8, 10)],
 		['ready', betaOf(0.9, 10)]
 	]);
-	const e = effortOf({ walk: { steps, planted: 34 }, odds, struck: 40, containers });
+	const e = effortOf({ walk: { steps, planted: 34 }, odds, struck: 40, way: soft, book });
 
 	it('counts containers by what is expected to enter each stage', () => {
 		// 40 struck fill two trays of 24; 20 are expected to root, 16 of them to live in their pots.
@@ -68,7 +71,7 @@ describe('effort', () => {
 
 	it('a winter within a stage is cared for once, and what is ready waits at a cost', () => {
 		const w: Walk['steps'] = [
-			{ stage: stage('rooted', { holds: 'pot-9', care: 0.7 }), from: 0, to: 14 },
+			{ stage: stage('rooted', { holds: 'cell-tray', care: 0 }), from: 0, to: 14 },
 			{ stage: stage('wintered', { holds: 'pot-9', care: 0.07, chance: 0.9999 }), from: 30, to: 170 },
 			{ stage: stage('ready', { holds: 'pot-9', care: 0.7 }), from: 14, to: 190 }
 		];
@@ -77,9 +80,9 @@ describe('effort', () => {
 			['wintered', betaOf(0.9999, 1e6)],
 			['ready', betaOf(0.9999, 1e6)]
 		]);
-		const e = effortOf({ walk: { steps: w, planted: 204 }, odds: sure, struck: 10, containers });
-		// Ten pots: two weeks, twenty weeks of winter, and from day 14 to planting on day 204 without the 140 days of winter.
-		expect(e.minutes).toBeCloseTo(10 * 0.7 * 2 + 10 * 0.07 * 20 + (10 * 0.7 * 50) / 7, 1);
+		const e = effortOf({ walk: { steps: w, planted: 204 }, odds: sure, struck: 10, way: soft, book });
+		// Ten pots: twenty weeks of winter, and from day 14 to planting on day 204 without the 140 days of winter.
+		expect(e.minutes).toBeCloseTo(10 * 0.07 * 20 + (10 * 0.7 * 50) / 7, 1);
 	});
 
 	it('buys pots and mix once for stages that keep the same container', () => {

@@ -1,5 +1,7 @@
 /** What a planned batch asks for: minutes, mix, pots, room and money, stage by stage. */
-import type { Container, StageName } from '../handbook/schema.js';
+import type { StageName, WayProfile } from '../handbook/schema.js';
+import { holding } from '../mix/stands.js';
+import type { Book } from '../mix/stands.js';
 import { meanChance } from '../odds/belief.js';
 import type { Belief } from '../odds/belief.js';
 import type { Step, Walk } from './walk.js';
@@ -40,7 +42,8 @@ export interface EffortOf {
 	walk: Walk;
 	odds: ReadonlyMap<StageName, Belief>;
 	struck: number;
-	containers: ReadonlyMap<string, Container>;
+	way: WayProfile;
+	book: Book;
 }
 
 const overlap = (a: Pick<Step, 'from' | 'to'>, b: Pick<Step, 'from' | 'to'>): number =>
@@ -58,7 +61,7 @@ function daysOf(step: Step, walk: Walk): number {
 	return held.to - held.from - winters.reduce((days, w) => days + overlap(held, w), 0);
 }
 
-export function effortOf({ walk, odds, struck, containers }: EffortOf): Effort {
+export function effortOf({ walk, odds, struck, way, book }: EffortOf): Effort {
 	let entering = struck;
 	let litres = 0;
 	let pots = 0;
@@ -67,8 +70,8 @@ export function effortOf({ walk, odds, struck, containers }: EffortOf): Effort {
 	let held = '';
 	const stages = walk.steps.map((step): StageNeed => {
 		const { stage, from, to } = step;
-		const container = containers.get(stage.holds);
-		const count = Math.ceil(entering / (container?.pieces ?? 1) - 1e-9);
+		const { container, each } = holding(book, way, stage);
+		const count = Math.ceil(entering / each - 1e-9);
 		const fresh = stage.holds !== held ? count : 0;
 		held = stage.holds;
 		const days = stage.to === 'planted' ? 0 : daysOf(step, walk);

@@ -183,7 +183,7 @@ function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], d:
 	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
 	if (strike === null || flushes === null) return;
 	result.lastSafe = d.on;
-	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, containers: r.containers });
+	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, way: s.way, book: r.book });
 	const binds = bindings(r, effort, flushes);
 	const { bestFrom, bestTo, from } = d.window;
 	const inBest = d.on >= bestFrom && d.on <= bestTo;
@@ -264,7 +264,7 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 		const batches = [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))];
 		const odds = wantOdds(r.target, r.others, batches);
 		if (odds.probability >= r.confidence - 1e-9) {
-			const effort = effortOf({ walk: c.usual, odds: s.odds, struck: strike, containers: r.containers });
+			const effort = effortOf({ walk: c.usual, odds: s.odds, struck: strike, way: s.way, book: r.book });
 			return {
 				wayId: way.id,
 				on: c.on,

@@ -1,6 +1,7 @@
 /** What a plan is asked, and what it answers: in days, pieces, minutes, cm² and money. */
 import type { DayNumber } from '../dates.js';
-import type { Container, Kind, StageName } from '../handbook/schema.js';
+import type { Book } from '../mix/stands.js';
+import type { Kind, StageName } from '../handbook/schema.js';
 import type { Tallies } from '../evidence/tally.js';
 import type { StockPlant, Taking } from '../material/capacity.js';
 import type { Quantiles } from '../odds/strike.js';
@@ -12,7 +13,8 @@ import type { WantBatch } from './wantOdds.js';
 
 export interface PlanRequest {
 	kind: Kind;
-	containers: ReadonlyMap<string, Container>;
+	/** What pieces stand in, and how they are cut. */
+	book: Book;
 	stock: StockPlant;
 	takings: readonly Taking[];
 	/** What this garden's batches of the kind are worth as evidence, by the way's id. */

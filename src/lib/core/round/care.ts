@@ -7,6 +7,8 @@ import { inHand } from '../ledger/batch.js';
 import type { Batch } from '../ledger/batch.js';
 import type { Climate } from '../season/climate.js';
 import { nextStandstill } from '../season/growth.js';
+import { standsIn } from '../mix/stands.js';
+import type { Book } from '../mix/stands.js';
 import { asksFrom } from './marks.js';
 import type { Marks } from './marks.js';
 import type { SkyOf } from './sky.js';
@@ -32,20 +34,13 @@ export interface CareSetting {
 	kind: Kind;
 	way: WayProfile;
 	placeKind: string | null;
-	containers: ReadonlyMap<string, Container>;
+	book: Book;
 	climate: Climate;
 	sky: SkyOf;
 	marks: Marks;
 }
 
 const INDOORS = new Set(['sill', 'lit_shelf', 'garage']);
-
-/** What the pieces stand in now: by the stage they have reached. */
-export function standsIn(batch: Batch, way: WayProfile, containers: ReadonlyMap<string, Container>): Container | null {
-	const stage = batch.potted > 0 && batch.unrooted + batch.rooted === 0 ? 'potted' : 'rooted';
-	const holds = (way.stages.find((s) => s.to === stage) ?? way.stages[0])!.holds;
-	return containers.get(holds) ?? null;
-}
 
 const stateOf = (b: Batch): 'unrooted' | 'rooted' | 'potted' =>
 	b.unrooted > 0 ? 'unrooted' : b.rooted > 0 ? 'rooted' : 'potted';
@@ -79,9 +74,8 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 	const { batch, sky } = s;
 	const pieces = inHand(batch);
 	if (batch.status !== 'growing' || pieces === 0) return [];
-	const container = standsIn(batch, s.way, s.containers);
+	const { container, count } = standsIn(batch, s.way, s.book);
 	const cover = batch.treatment.cover || (stateOf(batch) === 'unrooted' ? s.way.cover : 'none');
-	const count = container ? Math.ceil(pieces / container.pieces) : pieces;
 	const begun = since(batch);
 	const due: CareDue[] = [];
 	const add = (care: string, on: DayNumber, every: number | null, minutes: number, litres: number, why: string) => {

@@ -5,8 +5,9 @@ import { parse } from 'yaml';
 import { describe, expect, it } from 'vitest';
 import { dayInYear, dayNumber } from '../dates.js';
 import { careRuleSchema } from '../handbook/schema.js';
-import type { CareRule, Container, Kind, WayProfile } from '../handbook/schema.js';
+import type { CareRule, Kind, WayProfile } from '../handbook/schema.js';
 import { emptyBatch } from '../../../testing/batches.js';
+import { book } from '../../../testing/handbook.js';
 import { climateOfRecord, madeRecord } from '../season/index.js';
 import type { Forecast } from '../season/index.js';
 import { north } from '../../../testing/climates.js';
@@ -81,30 +82,9 @@ describe('marks', () => {
 	});
 });
 
-const jar: Container = {
-	id: 'jar',
-	name: 'jar',
-	pieces: 6,
-	area_cm2: 80,
-	litres: 0,
-	cost: 0,
-	vessel: null,
-	how: 'rim',
-	src: 'practice'
-};
-const nine: Container = {
-	id: 'pot-9',
-	name: '9 cm pot',
-	pieces: 1,
-	area_cm2: 81,
-	litres: 0.42,
-	cost: 0,
-	vessel: null,
-	how: 'alone',
-	src: 'practice'
-};
 const water = {
 	way: 'water',
+	piece: { say: '', src: '' },
 	cover: 'none',
 	stages: [
 		{ to: 'rooted', holds: 'jar' },
@@ -113,6 +93,7 @@ const water = {
 } as unknown as WayProfile;
 const soft = {
 	way: 'soft-tip',
+	piece: { say: '', src: '' },
 	cover: 'dome',
 	stages: [
 		{ to: 'rooted', holds: 'pot-9' },
@@ -136,7 +117,7 @@ const setting = (over: Partial<CareSetting>): CareSetting => ({
 	kind: {} as Kind,
 	way: water,
 	placeKind: 'sill',
-	containers: new Map([jar, nine].map((c) => [c.id, c])),
+	book,
 	climate: north,
 	sky: calm,
 	marks: () => undefined,

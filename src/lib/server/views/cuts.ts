@@ -10,9 +10,18 @@ import * as state from '../store/state.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
+import type { WayProfile } from '$lib/core/handbook/schema.js';
+import type { Vessel } from '$lib/core/mix/vessel.js';
 import { learntFactor } from '$lib/core/material/foretold.js';
 import { meanOf } from '$lib/core/odds/beta.js';
 import type { Ask } from './ask.js';
+
+/** The tray that leaves of a way are set in. */
+function trayOf(w: WayProfile): { lengthCm: number; widthCm: number } {
+	const { containers } = handbook();
+	const [own, usual] = [w.stages[0]!.holds, 'seed-tray'].map((id) => containers.get(id)?.vessel);
+	return own?.shape === 'tray' ? own : (usual as Extract<Vessel, { shape: 'tray' }>);
+}
 
 export async function cutsView({ params }: Ask<'stock'>) {
 	const garden = await gardenOr404(params.garden);
@@ -49,6 +58,7 @@ export async function cutsView({ params }: Ask<'stock'>) {
 				name: way.name,
 				piece: way.piece,
 				cut: cutOf(way, w),
+				tray: trayOf(w),
 				chance: Math.min(0.97, meanOf(odds)),
 				usual: w.gives,
 				now: gives.now,

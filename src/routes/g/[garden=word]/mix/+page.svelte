@@ -107,7 +107,7 @@
 						</p>
 						<p class="note">
 							{r.code ? `${r.code} ` : ''}{r.kindName}, {r.pieces}
-							{r.piece[1]}, {r.filled.each} to each, {sayLength(r.filling.spreadCm, units)} apart so that leaves do not touch{r.on
+							{r.piece[1]}, {r.filled.each} to each, {sayLength(r.filling.apartCm, units)} apart so that leaves do not touch{r.on
 								? ` · planned for ${sayDate(r.on)}`
 								: ''}
 						</p>

@@ -94,7 +94,7 @@
 			{onresult}
 		/>
 	{:else}
-		<OtherCuts cut={w.cut} chance={w.chance} {inches} {say} {onresult} />
+		<OtherCuts cut={w.cut} tray={w.tray} chance={w.chance} {inches} {say} {onresult} />
 	{/if}
 {/key}
 {#if data.seed}<p class="mt-6 max-w-prose border-l-4 border-rule px-3">

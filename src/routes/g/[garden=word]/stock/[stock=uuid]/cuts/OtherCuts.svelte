@@ -8,12 +8,13 @@
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	interface Props {
 		cut: Cut;
+		tray: { lengthCm: number; widthCm: number };
 		chance: number;
 		inches: boolean;
 		say: (cm: number) => string;
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { cut, chance, inches, say, onresult }: Props = $props();
+	let { cut, tray, chance, inches, say, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
 	let a = $state(6);
 	let b = $state(
@@ -30,7 +31,7 @@
 	let c = $state(6);
 	let tug = $state<'resists' | 'gives'>('resists');
 	const whole = (n: number, most: number) => Math.max(0, Math.min(most, Math.floor(n || 0)));
-	const halves = $derived(leafHalves(whole(a, 500), Math.max(0, b * unit), { lengthCm: 35, widthCm: 22 }, chance));
+	const halves = $derived(leafHalves(whole(a, 500), Math.max(0, b * unit), tray, chance));
 	const tips = $derived(leafTips(whole(a, 500), 13));
 	const roots = $derived(rootPieces(whole(a, 500), Math.max(0, b * unit), c));
 	const tubers = $derived(byEyes({ all: whole(a, 500), sound: whole(b, 500), eyes: whole(c, 2000), each: 1 }));
