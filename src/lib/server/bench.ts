@@ -4,7 +4,7 @@ import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
 import type { Holds } from './holds.js';
-import { forecastOf, known, modelOf, rootingViewOf, tasksFor } from './model.js';
+import { forecastOf, known, modelOf, rootingViewOf, tasksFor, troubleIn } from './model.js';
 import type { Known, Model } from './model.js';
 import type { RootingView } from './rooting.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
@@ -13,6 +13,7 @@ import { withVariety } from '$lib/core/handbook/schema.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
+import type { Trouble } from '$lib/core/plan/troubleWords.js';
 import { meanCount, quantilesOf } from '$lib/core/odds/strike.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
@@ -36,6 +37,8 @@ export interface BatchView extends Batch {
 	holds: Holds;
 	/** Is it rooted yet? Null when nothing is left to root. */
 	rooting: RootingView | null;
+	/** Frost that was, a day off its window, a day gone by. */
+	trouble: Trouble | null;
 }
 
 /** What is expected of a batch on a day to come: the stage it will have reached and how many are left. */
@@ -111,6 +114,7 @@ export async function batchViews(
 			expected: f?.usual && day > m.today ? expectedOn(b, f.ahead, f.usual.steps, day) : expectedOn(b, [], [], day),
 			next: k ? nextOf(m, k, day) : null,
 			rooting,
+			trouble: k ? troubleIn(m, k) : null,
 			holds: holdsOf(b, profile)
 		};
 	});

@@ -9,10 +9,11 @@ import type { RecordOf } from './record.js';
 import { createHash } from 'node:crypto';
 import { database } from './db.js';
 import { Kept } from './kept.js';
-import { clockOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
+import { clockOf, lowsOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
 import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import type { Season } from './season.js';
+import { handbook } from './handbook.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
 import type * as state from './store/state.js';
@@ -21,10 +22,13 @@ import { addDays, dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
 import type { Tallies } from '$lib/core/evidence/tally.js';
+import { cutOf } from '$lib/core/handbook/schema.js';
 import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
-import { tallied } from '$lib/core/ledger/index.js';
+import { inHand, tallied } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
+import { meanChance } from '$lib/core/odds/belief.js';
 import type { Belief } from '$lib/core/odds/belief.js';
+import { meanOf } from '$lib/core/odds/beta.js';
 import type { Beta } from '$lib/core/odds/beta.js';
 import type { Rooting } from '$lib/core/odds/rooting.js';
 import { beliefsOf } from '$lib/core/plan/beliefs.js';
@@ -35,9 +39,17 @@ import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
 import type { ForecastOf, Prepared, Standing } from '$lib/core/plan/timing.js';
 import type { WantBatch } from '$lib/core/plan/wantOdds.js';
+import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
+import { woreOn } from '$lib/core/season/season.js';
 import { batchTasks } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
-import { chanceAt, winterBelief } from '$lib/core/plan/winter.js';
+import { frostSeen } from '$lib/core/plan/frostSeen.js';
+import type { ColdNight, FrostSeen } from '$lib/core/plan/frostSeen.js';
+import { troubleOf } from '$lib/core/plan/troubleWords.js';
+import type { Trouble } from '$lib/core/plan/troubleWords.js';
+import { offSeason, timesOdds } from '$lib/core/plan/offSeason.js';
+import type { OffSeason } from '$lib/core/plan/offSeason.js';
+import { aboutMean, chanceAt } from '$lib/core/plan/winter.js';
 import type { WinterAt } from '$lib/core/plan/winter.js';
 
 export interface Model {
@@ -53,6 +65,8 @@ export interface Model {
 	state: string;
 	/** Mean temperature of a day at a place. */
 	means: ReturnType<typeof meansOf>;
+	/** Lowest of a day that has been at a place; null where nobody knows. */
+	lows: ReturnType<typeof lowsOf>;
 }
 
 export async function modelOf(garden: Garden): Promise<Model> {
@@ -75,7 +89,8 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		season,
 		record,
 		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
-		means: meansOf(places, readings, season.sky)
+		means: meansOf(places, readings, season.sky),
+		lows: lowsOf(places, readings, season.sky)
 	};
 }
 
@@ -114,16 +129,64 @@ export interface Known {
 	rooting: Rooting | null;
 	standing: Standing;
 	winter: WinterAt | null;
+	/** Struck, or to be struck, out of season; null in season. */
+	off: OffSeason | null;
+	/** A cold night since it was last counted; null if none was a danger. */
+	frost: FrostSeen | null;
 }
+
+/** Where a batch stood on a day: a move changes what is to come, not what has been. */
+function placeOn(b: Batch): (day: DayNumber) => string | null {
+	const stays = b.stays.map((s) => ({ from: dayNumber(s.from), placeId: s.placeId }));
+	return (day) => (stays.findLast((s) => s.from <= day) ?? stays[0] ?? b).placeId;
+}
+
+/** Last day on which all of it was counted alive. */
+const aliveOn = (standing: Standing): DayNumber =>
+	standing.cohorts.reduce((day, c) => Math.min(day, c.aliveOn), standing.cohorts[0]?.aliveOn ?? Infinity);
 
 /**
  * Where a batch stands in winter; null where its place is not known. Until winter is there it is taken to be brought
- * where its way means it, for the round asks for that; in winter it is where it is.
+ * where its way means it, for the round asks for that; in winter it is where it is, and once winter is over, until
+ * somebody counts, where it was.
  */
-function winterPlace(m: Model, kind: Kind, placeId: string | null): WinterAt | null {
-	if (m.season.usual.standstills(m.today, m.today).length === 0) return null;
-	const place = m.places.find((p) => p.id === placeId)?.kind ?? null;
-	return place === null ? null : { kind, place, coldestC: m.garden.climate.coldestC };
+function winterAt(m: Model, kind: Kind, b: Batch, standing: Standing): WinterAt | null {
+	const since = aliveOn(standing);
+	const rest = since <= m.today ? m.season.usual.standstills(since, m.today).at(-1) : undefined;
+	if (!rest) return null;
+	const at = m.today <= rest.to ? b.placeId : placeOn(b)(Math.max(since, Math.round((rest.from + rest.to) / 2)));
+	const place = m.places.find((p) => p.id === at)?.kind ?? null;
+	if (place === null) return null;
+	// The nights that have been are told by the frost that was seen, where there is a station or a thermometer.
+	const seen = m.lows(at)(m.today - 1) !== null;
+	const [from, now] = [Math.max(since, rest.from), Math.min(m.today, rest.to)].map((day) => woreOn(rest, day));
+	const coldAhead = seen ? Math.min(1, (1 - now!) / Math.max(1e-6, 1 - from!)) : 1;
+	return { kind, place, coldestC: m.garden.climate.coldestC, coldAhead };
+}
+
+/** Farther back nobody's nights are looked through. */
+const MOST_NIGHTS = 400;
+
+/** What the nights have done since it was last counted, where it stood. */
+function frostOn(m: Model, kind: Kind, b: Batch, standing: Standing): FrostSeen | null {
+	if (b.status !== 'growing' || standing.cohorts.length === 0) return null;
+	const at = placeOn(b);
+	return frostSeen(kind, nightsAt(m, at, Math.max(aliveOn(standing), m.today - MOST_NIGHTS)));
+}
+
+/** The nights that are known of after a day until this morning. */
+function* nightsAt(m: Model, at: (day: DayNumber) => string | null, after: DayNumber): Iterable<ColdNight> {
+	let worst: { pots: ColdNight | null; ground: ColdNight | null } = { pots: null, ground: null };
+	for (let on = after + 1; on < m.today; on++) {
+		const placeId = at(on);
+		const lowC = m.lows(placeId)(on);
+		if (lowC === null) continue;
+		const kind = m.places.find((p) => p.id === placeId)?.kind ?? '';
+		const inPots = !OUTDOORS.has(kind) || IN_POTS_OUTDOORS.has(kind);
+		const side = inPots ? 'pots' : 'ground';
+		if (worst[side] === null || lowC < worst[side].lowC) worst = { ...worst, [side]: { lowC, on, inPots } };
+	}
+	for (const night of [worst.pots, worst.ground]) if (night) yield night;
 }
 
 /** Batches whose counts are of the same pieces' chances: themselves, and what they were split from. */
@@ -133,9 +196,8 @@ const kinOf = (batches: readonly Batch[]): string[] => [
 
 /** Mean temperature of a day where the batch stood on it: a move changes what is to come, not what has been. */
 function meanWhereItStood(m: Model, b: Batch): (day: DayNumber) => number {
-	const stays = b.stays.map((s) => ({ from: dayNumber(s.from), mean: m.means(s.placeId) }));
-	const now = m.means(b.placeId);
-	return (day) => (stays.findLast((s) => s.from <= day)?.mean ?? stays[0]?.mean ?? now)(day);
+	const at = placeOn(b);
+	return (day) => m.means(at(day))(day);
 }
 
 /** What a batch showed itself, with what its pieces showed before they were split off. */
@@ -160,7 +222,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 function figuresOf(kind: Kind, way: WayProfile): string {
 	let text = figures.get(way);
 	if (text === undefined)
-		figures.set(way, (text = JSON.stringify([way.stages, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
+		figures.set(way, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
 	return text;
 }
 const figures = new WeakMap<WayProfile, string>();
@@ -169,12 +231,13 @@ const figures = new WeakMap<WayProfile, string>();
 const recent = new Kept<Known>(320, () => 40_000);
 
 function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallies): Known {
-	const odds = beliefsOf(way, worth, m.record.rho, ownCounts(b));
-	const winter = winterPlace(m, kind, b.placeId);
-	const usual = odds.get('wintered');
-	if (usual && winter) odds.set('wintered', winterBelief(usual, winter));
-	const stage = way.stages.find((s) => s.to === 'rooted');
 	const standing = standingOf(b, m.today);
+	const winter = winterAt(m, kind, b, standing);
+	const off = offSeasonOf(m, kind, way, standing.struckOn);
+	const at = chancesAt(way, winter, off);
+	const odds = beliefsOf(way, worth, m.record.rho, ownCounts(b));
+	for (const [stage, belief] of odds) odds.set(stage, aboutMean(belief, at(stage, meanOf(belief))));
+	const stage = way.stages.find((s) => s.to === 'rooted');
 	const clock =
 		b.status === 'planned'
 			? stage?.grows === 'season'
@@ -185,11 +248,34 @@ function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallie
 	const rooting = first ? rootingSeenOf(b, way, { ...first, passed: 0, failed: 0 }, clock) : null;
 	// Looks tell of the pieces that have rooted and died as well: their counts are not told twice.
 	if (rooting) odds.set('rooted', { ...first!, passed: 0, failed: 0 });
-	return { batch: b, kind, way, odds, clock, rooting, standing, winter };
+	const frost = frostOn(m, kind, b, standing);
+	return { batch: b, kind, way, odds, clock, rooting, standing, winter, off, frost };
+}
+
+/** How far from its window a way is taken on a day; null in season, and where its window is open all the year. */
+export function offSeasonOf(m: Pick<Model, 'season' | 'today'>, kind: Kind, way: WayProfile, on: DayNumber): OffSeason | null {
+	const general = handbook().ways.get(way.way);
+	if (!general || m.season.allYear(way.window)) return null;
+	return offSeason(m.season.usualFor(kind), way.window, cutOf(general, way).draws, on, m.today);
+}
+
+/** What a piece struck on a day is up against: how far off its window, and its chance to take. */
+export function takingOn(m: Model, kind: Kind, way: WayProfile, on: DayNumber): { off: OffSeason | null; chance: number } {
+	const off = offSeasonOf(m, kind, way, on);
+	const usual = meanOf(stageOdds(way.stages[0]!, m.record.of(kind.id, way.id)));
+	return { off, chance: off ? timesOdds(usual, off.times) : usual };
+}
+
+/** The stages' chances where a batch stands and on the day it is struck, from the way's. */
+function chancesAt(way: WayProfile, winter: WinterAt | null, off: OffSeason | null): (stage: StageName, usual: number) => number {
+	const first = way.stages[0]?.to;
+	return (stage, usual) => {
+		if (stage === 'wintered' && winter) return chanceAt(usual, winter);
+		return stage === first && off ? timesOdds(usual, off.times) : usual;
+	};
 }
 
 function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
-	const { winter } = k;
 	return {
 		kind: k.kind,
 		way: k.way,
@@ -199,7 +285,8 @@ function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
 		clock: k.clock,
 		today: k.batch.status === 'planned' ? Math.max(m.today, k.standing.struckOn) : m.today,
 		due,
-		winterAt: winter ? (usual) => chanceAt(usual, winter) : undefined,
+		at: chancesAt(k.way, k.winter, k.off),
+		frost: k.frost,
 		years: m.season.years(k.kind),
 		season: m.season.usualFor(k.kind)
 	};
@@ -223,6 +310,21 @@ export function usuallyPlanted(m: Model, k: Known): DayNumber | null {
 	return found.on;
 }
 
+/** What is wrong with a batch as it stands; null when nothing is. */
+export function troubleIn(m: Model, { batch: b, way, odds, off, frost }: Known): Trouble | null {
+	const first = odds.get(way.stages[0]!.to);
+	return troubleOf({
+		status: b.status,
+		plannedOn: b.plannedOn ? dayNumber(b.plannedOn) : null,
+		today: m.today,
+		unrooted: b.unrooted,
+		count: b.status === 'planned' ? b.plannedCount : inHand(b),
+		off,
+		frost,
+		chance: first ? meanChance(first) : 1
+	});
+}
+
 const views = new WeakMap<Known, RootingView>();
 /** Is it rooted yet? Null when nothing is left to root. The curve is for one batch's own page. */
 export function rootingViewOf(m: Model, k: Known, withCurve: boolean): RootingView | null {
@@ -243,7 +345,7 @@ export function tasksFor(m: Model, k: Known, day: DayNumber, until: DayNumber): 
 	if (!found) {
 		// The mark of the strip is dragged over many days: those of long ago must not pile up.
 		if (mine.size > 8) mine.clear();
-		const of = { batch: k.batch, kind: k.kind, way: k.way, today: day, until, season: m.season.usualFor(k.kind) };
+		const of = { batch: k.batch, kind: k.kind, way: k.way, today: day, until, season: m.season.usualFor(k.kind), off: k.off, frost: k.frost };
 		found = batchTasks({ ...of, news: rootingViewOf(m, k, false) }).sort((a, b) => a.from - b.from);
 		mine.set(key, found);
 	}
@@ -309,7 +411,9 @@ function joined(m: Model, parts: readonly Known[], others: Tallies): Known {
 		unrooted: batches.reduce((n, b) => n + b.unrooted, 0),
 		rootRecord: joinedRooting(batches)
 	};
-	return { ...known(m, whole, others)!, standing };
+	// A night that one of the parts has not been counted since is a night that it may have died of.
+	const frost = parts.reduce<FrostSeen | null>((a, k) => (a && (!k.frost || a.alive <= k.frost.alive) ? a : k.frost), null);
+	return { ...known(m, whole, others)!, standing, frost };
 }
 
 /** What the others' pieces went through, then the part with most left to root: its last epoch is the open one. */

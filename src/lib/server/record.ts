@@ -6,6 +6,7 @@ import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import type { Queryable } from './db.js';
+import { handbook } from './handbook.js';
 import { Kept } from './kept.js';
 import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
@@ -14,7 +15,11 @@ import { learnCorrelation, MOST_COUNTS } from '$lib/core/evidence/correlation.js
 import type { CountGroup } from '$lib/core/evidence/correlation.js';
 import { countSoFar, without, worthOf } from '$lib/core/evidence/evidence.js';
 import type { Tallies } from '$lib/core/evidence/tally.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
+import { cutOf } from '$lib/core/handbook/schema.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import { offSeason } from '$lib/core/plan/offSeason.js';
+import { seasonOfClimate } from '$lib/core/season/season.js';
+import type { Season } from '$lib/core/season/season.js';
 import { betaOf } from '$lib/core/odds/beta.js';
 import { durationOf, shareBy } from '$lib/core/odds/durations.js';
 
@@ -58,7 +63,28 @@ async function counted(db: Queryable, garden: Of, ids: readonly string[] | null)
 		 FROM batch WHERE garden_id = $1 AND seen <> '{}' AND ($2::uuid[] IS NULL OR id = ANY ($2))`,
 		[garden.id, ids]
 	);
-	return rows.map((r) => ({ ...r, tallies: talliesOf(garden.base.kinds.get(r.kind_id), r) }));
+	const season = seasonOfClimate(garden.base.recordClimate.climate);
+	return rows.map((r) => {
+		const kind = garden.base.kinds.get(r.kind_id);
+		const tallies = talliesOf(kind, r);
+		return { ...r, tallies: inSeason(season, kind, r) ? tallies : withoutFirst(wayIn(kind, r.way_id), tallies) };
+	});
+}
+
+/** Some days are the weather's: only what was clearly off its window is left out. */
+const CLEARLY_OFF = 0.25;
+/** What was struck out of season tells little of how a way fares in it. */
+function inSeason(season: Season, kind: Kind | undefined, r: CountedRow): boolean {
+	const way = wayIn(kind, r.way_id);
+	const general = way && handbook().ways.get(way.way);
+	if (!way || !general || !r.struck_on) return true;
+	const on = dayNumber(r.struck_on);
+	return (offSeason(season, way.window, cutOf(general, way).draws, on, on)?.times ?? 1) > CLEARLY_OFF;
+}
+
+function withoutFirst(way: WayProfile | undefined, tallies: Tallies): Tallies {
+	const first = way?.stages[0]?.to;
+	return Object.fromEntries(Object.entries(tallies).filter(([stage]) => stage !== first));
 }
 
 /** What a batch has shown; one that is still rooting by what it shows so far. */

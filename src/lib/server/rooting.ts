@@ -16,13 +16,13 @@ import { rootedWord, rootingSentence } from '$lib/core/odds/rootingWords.js';
 import type { RootingFacts } from '$lib/core/odds/rootingWords.js';
 import { growthClock, warmthClock } from '$lib/core/plan/clock.js';
 import type { Clock } from '$lib/core/plan/clock.js';
+import { OUTDOORS, ROOMS } from '$lib/core/places.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
 import type { Season } from '$lib/core/season/season.js';
 
 /** Lowest and highest that a thermometer at a place read, by day. */
 export type ReadingsOf = ReadonlyMap<DayNumber, { low: number; high: number }>;
 
-const INDOORS = new Set(['sill', 'lit_shelf']);
 /** Under glass or in a shed it is so much milder than outside on average, °C. From memory; the place's own bounds hold. */
 const MILDER: Record<string, number> = { frame: 3, garage: 4, bench: 2 };
 /** A room whose place does not say. Common practice, no source. */
@@ -41,18 +41,36 @@ export function meanAt(
 	const outside = (out.low + out.high) / 2;
 	if (!place) return outside;
 	const { low_c: low, high_c: high } = place;
-	if (INDOORS.has(place.kind)) return low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? ROOM_C);
+	if (ROOMS.has(place.kind)) return low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? ROOM_C);
 	const mild = outside + (MILDER[place.kind] ?? 0);
 	return Math.min(high ?? Infinity, Math.max(low ?? -Infinity, mild));
 }
 
-/** Means by place and day, each reckoned once: many batches stand at one place. */
-export function meansOf(
+/**
+ * Lowest of a day where plants stand: read, or by the sky as it was observed. Null where nobody knows: a room without
+ * a thermometer, a night that was only usual.
+ */
+export function lowAt(
+	place: Pick<PlaceRow, 'kind' | 'low_c'> | undefined,
+	readings: ReadingsOf | undefined,
+	sky: SkyOf,
+	day: DayNumber
+): number | null {
+	const read = readings?.get(day);
+	if (read) return read.low;
+	if (!place || ROOMS.has(place.kind)) return null;
+	const out = sky.on(day);
+	if (out.from !== 'observed') return null;
+	return OUTDOORS.has(place.kind) ? out.low : Math.max(place.low_c ?? -Infinity, out.low + (MILDER[place.kind] ?? 0));
+}
+
+/** By place and day, each asked once: many batches stand at one place. */
+function byPlace<V>(
 	places: readonly PlaceRow[],
 	readings: ReadonlyMap<string, ReadingsOf>,
-	sky: SkyOf
-): (placeId: string | null) => (day: DayNumber) => number {
-	const known = new Map<string, Map<DayNumber, number>>();
+	ask: (place: PlaceRow | undefined, readings: ReadingsOf | undefined, day: DayNumber) => V
+): ByPlace<V> {
+	const known = new Map<string, Map<DayNumber, V>>();
 	return (placeId) => {
 		const key = placeId ?? '';
 		let days = known.get(key);
@@ -61,12 +79,19 @@ export function meansOf(
 		const place = places.find((p) => p.id === placeId);
 		const read = readings.get(key);
 		return (day) => {
-			let mean = mine.get(day);
-			if (mean === undefined) mine.set(day, (mean = meanAt(place, read, sky, day)));
-			return mean;
+			if (!mine.has(day)) mine.set(day, ask(place, read, day));
+			return mine.get(day)!;
 		};
 	};
 }
+
+type ByPlace<V> = (placeId: string | null) => (day: DayNumber) => V;
+/** Mean of a day at each place. */
+export const meansOf = (places: readonly PlaceRow[], readings: ReadonlyMap<string, ReadingsOf>, sky: SkyOf): ByPlace<number> =>
+	byPlace(places, readings, (place, read, day) => meanAt(place, read, sky, day));
+/** Lowest of a day at each place, where it is known. */
+export const lowsOf = (places: readonly PlaceRow[], readings: ReadonlyMap<string, ReadingsOf>, sky: SkyOf): ByPlace<number | null> =>
+	byPlace(places, readings, (place, read, day) => lowAt(place, read, sky, day));
 
 export interface RootingView extends RootingFacts {
 	word: string;

@@ -225,6 +225,8 @@ function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
 	});
 }
 
+const COUNTED: ReadonlySet<string> = new Set(['look', 'winter-look', 'winter-count', 'frost-count']);
+
 /** All that is due within the horizon. */
 export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTask[]; cares: readonly CareTask[] } =>
 	tasks.of(`${w.state} ${day}`, () => tasksIn(w, day));
@@ -247,7 +249,11 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			title:
 				t.kind === 'winter-count'
 					? `Count ${t.count} ${kindName(t)} after winter`
-					: `${VERB[t.kind] ?? t.kind} ${t.count} ${kindName(t)}`,
+					: t.kind === 'frost-count'
+						? `Look which of ${t.count} ${kindName(t)} live`
+						: t.kind === 'missed'
+							? `Missed: ${t.count} ${kindName(t)} were to be struck`
+							: `${VERB[t.kind] ?? t.kind} ${t.count} ${kindName(t)}`,
 			code: b?.code ?? null,
 			from: t.from,
 			by: t.by,
@@ -255,12 +261,12 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			placeId: t.placeId,
 			targets: [t.batchId ?? t.stockId ?? ''],
 			batchId: t.batchId,
-			link: t.batchId ? `bench/${t.batchId}?do=${t.kind}` : 'wants',
+			link: t.kind === 'missed' && t.wantId ? `wants/${t.wantId}` : t.batchId ? `bench/${t.batchId}?do=${t.kind}` : 'wants',
 			count: t.count,
 			minutes: t.minutes,
 			why: t.why,
 			seen: b?.version ?? null,
-			log: t.kind === 'look' || t.kind === 'winter-look' || t.kind === 'winter-count' ? 'count' : 'page'
+			log: COUNTED.has(t.kind) ? 'count' : 'page'
 		});
 	});
 	const cares = atOnePlace(careDues(w, day, day + WEEK), day);

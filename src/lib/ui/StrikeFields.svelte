@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { sayOffSeason } from '$lib/core/plan/troubleWords.js';
+	import type { OffSeason } from '$lib/core/plan/offSeason.js';
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
 	import Stepper from './Stepper.svelte';
@@ -8,13 +10,20 @@
 		placeId: string | null;
 		way: { medium: string; hormone: string; cover: string; container: string };
 		pieces: [string, string];
+		/** What speaks against so many today: what the plant gives now, and the season. */
+		limits?: { gives: number; off: OffSeason | null; chance: number } | null;
 	}
-	let { count, places, placeId, way, pieces }: Props = $props();
+	let { count, places, placeId, way, pieces, limits = null }: Props = $props();
 	let struck = $derived(count);
 	const uid = $props.id();
 </script>
 
 <Stepper label="How many {pieces[1]} struck" name="struck" bind:value={struck} min={1} />
+{#if limits?.off && struck > 0}<p class="border-l-4 border-catkin px-3">{sayOffSeason(limits.off, struck, limits.chance)}</p>{/if}
+{#if limits && struck > limits.gives}<p class="border-l-4 border-catkin px-3">
+		{limits.gives === 0 ? 'The plant has nothing to give this way now' : `The plant can give about ${limits.gives} now`}: more than that
+		sets it back. What you take is counted all the same.
+	</p>{/if}
 <SelectField
 	label="Where they stand"
 	name="place_id"

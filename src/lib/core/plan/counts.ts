@@ -66,6 +66,22 @@ function surroundings(p: Prepared, winter: Belief | null): Surroundings[] {
 	return [...found.values()];
 }
 
+/** A night that killed kills all that stood in it: beside each state the same one with those gone. */
+function withFrost(p: Prepared, states: Surroundings[]): Surroundings[] {
+	const { frost, standing } = p.of;
+	if (!frost) return states;
+	const { alive, on } = frost;
+	const part = (s: Surroundings, w: number, shares: number[]) => ({ roots: s.roots.map((r) => r * w), w: s.w * w, shares });
+	return states.flatMap((s) => [
+		part(s, alive, s.shares),
+		part(
+			s,
+			1 - alive,
+			s.shares.map((share, i) => (standing.cohorts[i]!.aliveOn < on ? 0 : share))
+		)
+	]);
+}
+
 /** Is every winter crossed a whole one, and no other number of them? Then it is a stage like any other. */
 const onlyWholeWinters = (p: Prepared): boolean =>
 	p.groups.every((g) => g.classes.every((c) => c.every((x) => x.winters === WHOLE)));
@@ -80,7 +96,7 @@ export function countsOf(p: Prepared, odds: ReadonlyMap<StageName, Belief>, left
 	if (all === 0) return certain(planted);
 	const winter = odds.get('wintered');
 	const whole = winter !== undefined && onlyWholeWinters(p);
-	const states = surroundings(p, winter && !whole && !noWinters(p) ? winter : null);
+	const states = withFrost(p, surroundings(p, winter && !whole && !noWinters(p) ? winter : null));
 	const rules = new Map([...odds].map(([to, belief]) => [to, keptRule(ruleOf(belief, all))]));
 	const stage = (pmf: Float64Array, to: StageName) => {
 		const rule = rules.get(to);
@@ -191,7 +207,7 @@ export function countsGiven(p: Prepared, means: ReadonlyMap<StageName, number>):
 	const odds = new Map<StageName, Belief>();
 	for (const [stage, belief] of p.of.odds) {
 		const usual = means.get(stage)!;
-		const mu = stage === 'wintered' && p.of.winterAt ? p.of.winterAt(usual) : usual;
+		const mu = p.of.at ? p.of.at(stage, usual) : usual;
 		const c = concentrationOf(Math.max(1e-4, belief.rho ?? 0));
 		odds.set(stage, { alpha: mu * c, beta: (1 - mu) * c, rho: 0, passed: belief.passed, failed: belief.failed });
 		logEvidence += logLikelihoodOfMean(mu, belief);

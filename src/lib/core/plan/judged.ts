@@ -21,6 +21,18 @@ export const PLAN = {
 		'Roots in a pot above the ground freeze through: so much less than the kind bears in the ground.',
 		OWN
 	),
+	offSeasonStem: judged(
+		{ fade: 14, least: 0.05 },
+		'days; times the odds of rooting',
+		'A cutting struck so many days off its window: odds fall e-fold in a fortnight, and at worst to a twentieth.',
+		MEMORY
+	),
+	offSeasonRooted: judged(
+		{ fade: 30, least: 0.25 },
+		'days; times the odds of taking',
+		'A piece with roots or stores of its own, moved off its window.',
+		MEMORY
+	),
 	coldStep: judged(
 		2.5,
 		'°C',

@@ -44,8 +44,10 @@ export interface ForecastOf {
 	today: DayNumber;
 	/** What is not there by then does not count; null: however late. */
 	due: DayNumber | null;
-	/** A winter's chance where this batch stands, from the way's: the same if left out. */
-	winterAt?: ((usual: number) => number) | undefined;
+	/** A stage's chance where this batch stands and when it was struck, from the way's: the same if left out. */
+	at?: ((stage: StageName, usual: number) => number) | undefined;
+	/** A night that may have killed all that was last seen alive before it, and the chance that it did not. */
+	frost?: { on: DayNumber; alive: number } | null | undefined;
 	/** The years that may come, as lists, and the usual one. */
 	years: readonly Year[];
 	season: Season;

@@ -4,6 +4,7 @@
  * each other, and outdoors the coldest night is set against the kind's hardiness.
  */
 import type { Kind } from '../handbook/schema.js';
+import { IN_POTS_OUTDOORS, OUTDOORS } from '../places.js';
 import type { Belief } from '../odds/belief.js';
 import { gridFor } from '../odds/chanceGrid.js';
 import { PLAN } from './judged.js';
@@ -11,10 +12,7 @@ import { PLAN } from './judged.js';
 /** Where plants spend a winter: a kind of place of the garden. */
 export type WinterPlace = string;
 
-/** Under the sky. A frame stands between: its glass is worth some degrees. */
-const OUTDOORS: ReadonlySet<string> = new Set(['bed', 'hedge', 'slope', 'nursery_row', 'bench']);
 const POTTED_LESS_C = PLAN.pottedLess.value;
-const IN_POTS: ReadonlySet<string> = new Set(['bench']);
 const COLD_STEP_C = PLAN.coldStep.value;
 
 export interface WinterAt {
@@ -23,13 +21,20 @@ export interface WinterAt {
 	place: WinterPlace | null;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
+	/** Share of the winter's cold still to come, where what came of it is told by its nights (frostSeen.ts); 1 if left out. */
+	coldAhead?: number;
+}
+
+/** Chance to live through a night of so many degrees, 0–1. */
+export function livesThrough(kind: Pick<Kind, 'hardiness_c'>, lowC: number, inPots: boolean): number {
+	const hardy = kind.hardiness_c.v + (inPots ? POTTED_LESS_C : 0);
+	return 1 / (1 + Math.exp(-(lowC - hardy) / COLD_STEP_C));
 }
 
 /** Chance that the coldest night is borne, 0–1; 1 under a roof. */
 export function bearsCold({ kind, place, coldestC }: WinterAt): number {
 	if (place === null || !OUTDOORS.has(place)) return 1;
-	const hardy = kind.hardiness_c.v + (IN_POTS.has(place) ? POTTED_LESS_C : 0);
-	return 1 / (1 + Math.exp(-(coldestC - hardy) / COLD_STEP_C));
+	return livesThrough(kind, coldestC, IN_POTS_OUTDOORS.has(place));
 }
 
 /** How many times the hazard of the best shelter a place has for the kind; 1 where nothing is known of it. */
@@ -43,12 +48,11 @@ function relativeHazard(kind: WinterAt['kind'], place: WinterPlace | null): numb
 
 /** A whole winter's chance at a place, from the chance where the way means it. */
 export const chanceAt = (usual: number, at: WinterAt): number =>
-	Math.min(0.9999, Math.max(0.0001, usual ** relativeHazard(at.kind, at.place) * bearsCold(at)));
+	Math.min(0.9999, Math.max(0.0001, usual ** relativeHazard(at.kind, at.place) * bearsCold(at) ** (at.coldAhead ?? 1)));
 
-/** The way's odds of a whole winter, as they are at a place: the same weight about another mean. */
-export function winterBelief(usual: Belief, at: WinterAt): Belief {
+/** The same weight of knowledge about another mean. */
+export function aboutMean(usual: Belief, mean: number): Belief {
 	const weight = usual.alpha + usual.beta;
-	const mean = chanceAt(usual.alpha / weight, at);
 	return { ...usual, alpha: mean * weight, beta: (1 - mean) * weight };
 }
 

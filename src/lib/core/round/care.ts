@@ -9,6 +9,7 @@ import type { Climate } from '../season/climate.js';
 import { nextStandstill } from '../season/growth.js';
 import { standsIn } from '../mix/stands.js';
 import type { Book } from '../mix/stands.js';
+import { ROOFED } from '../places.js';
 import { asksFrom } from './marks.js';
 import type { Marks } from './marks.js';
 import type { SkyOf } from './sky.js';
@@ -40,7 +41,6 @@ export interface CareSetting {
 	marks: Marks;
 }
 
-const INDOORS = new Set(['sill', 'lit_shelf', 'garage']);
 
 const stateOf = (b: Batch): 'unrooted' | 'rooted' | 'potted' =>
 	b.unrooted > 0 ? 'unrooted' : b.rooted > 0 ? 'rooted' : 'potted';
@@ -61,7 +61,7 @@ function applies(rule: CareRule, s: CareSetting, cover: string, container: Conta
 	const rest = rule.season ? nextStandstill(day, s.climate) : null;
 	if (rest) {
 		const winter = day >= rest.from && day <= rest.to;
-		const sheltered = s.placeKind !== null && (INDOORS.has(s.placeKind) || s.placeKind === 'frame');
+		const sheltered = s.placeKind !== null && (ROOFED.has(s.placeKind) || s.placeKind === 'frame');
 		// Under shelter plants rest too, in the light of winter: nothing is fed or pinched.
 		if ((rule.season === 'winter') !== winter) return false;
 		if (rule.season === 'winter' && sheltered) return false;
@@ -89,7 +89,7 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 		let on = Math.max(begun + (rule.from_day ?? rule.every), (mark?.done ?? -Infinity) + rule.every);
 		if (rule.dry_air) {
 			// Rain and still, damp air do the misting outdoors.
-			const outdoors = !(s.placeKind && INDOORS.has(s.placeKind));
+			const outdoors = !(s.placeKind && ROOFED.has(s.placeKind));
 			let first = Math.max(on, day);
 			while (outdoors && first <= until && (sky.on(first).rain >= 2 || sky.et0(first) < 1.2)) first++;
 			on = Math.max(on, first === day ? on : first);
@@ -124,7 +124,7 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 
 function waterOf(s: CareSetting, container: Container | null, cover: string): PotOfWater | null {
 	if (!container || container.litres <= 0) return null;
-	const indoors = s.placeKind !== null && INDOORS.has(s.placeKind);
+	const indoors = s.placeKind !== null && ROOFED.has(s.placeKind);
 	const rest = nextStandstill(s.sky.today, s.climate);
 	return {
 		litres: container.litres,

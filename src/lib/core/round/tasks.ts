@@ -1,15 +1,18 @@
 /** Work due, derived from batches, plans and the season; never typed. */
 import type { DayNumber } from '../dates.js';
-import { dayNumber } from '../dates.js';
+import { dayNumber, isoOf, sayDate } from '../dates.js';
 import type { Kind, StageName, WayProfile } from '../handbook/schema.js';
 import { inHand } from '../ledger/batch.js';
 import type { Batch } from '../ledger/batch.js';
 import { walk } from '../plan/walk.js';
 import { afterGrowth } from '../season/season.js';
 import type { Season } from '../season/season.js';
+import type { FrostSeen } from '../plan/frostSeen.js';
+import { sayFate } from '../plan/frostSeen.js';
+import type { OffSeason } from '../plan/offSeason.js';
 import { ROUND } from './judged.js';
 
-export type TaskKind = 'strike' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'plant' | 'decide';
+export type TaskKind = 'strike' | 'missed' | 'frost-count' | 'look' | 'winter-look' | 'pot' | 'winter-count' | 'plant' | 'decide';
 
 export interface Task {
 	/** Stable: the same work has the same key from day to day. */
@@ -50,6 +53,9 @@ export interface TasksOf {
 	season: Season;
 	/** Null where nothing is known of the roots. */
 	news?: RootingNews | null;
+	/** A planned batch whose day has gone by and whose window is shut; a night that may have killed. */
+	off?: OffSeason | null;
+	frost?: FrostSeen | null;
 }
 
 type Draft = Pick<Task, 'key' | 'kind' | 'from' | 'by' | 'count' | 'minutes' | 'why'>;
@@ -62,15 +68,44 @@ export function batchTasks(t: TasksOf): Task[] {
 		batch.status === 'planned'
 			? [strikeTask(t)]
 			: batch.status === 'growing'
-				? [winterTask(t), lookTask(t), potTask(t), plantTask(t)]
+				? t.frost && t.frost.alive < ASK_BELOW
+					? // Whatever else it would ask for waits until somebody knows what lives.
+						[frostTask(t, t.frost)]
+					: [winterTask(t), lookTask(t), potTask(t), plantTask(t)]
 				: [];
 	return drafts.flatMap((d) => (d && d.from <= t.until ? [{ ...at, ...d }] : []));
 }
 
 const stageOf = (t: TasksOf, to: StageName) => t.way.stages.find((s) => s.to === to);
 
-function strikeTask({ batch, way, today }: TasksOf): Draft {
+/** A chance of life under which a look is worth the walk. */
+const ASK_BELOW = ROUND.askBelow.value;
+
+function frostTask({ batch }: TasksOf, frost: FrostSeen): Draft {
+	const count = inHand(batch) - batch.planted + batch.lostPlanted;
+	return {
+		key: `frost:${batch.id}:${frost.on}`,
+		kind: 'frost-count',
+		from: frost.on + 1,
+		by: frost.on + 4,
+		count,
+		minutes: lookMinutes(count),
+		why: `It fell to ${Math.round(frost.lowC)} °C where ${count === 1 ? 'it stands' : 'they stand'}: ${sayFate(frost.alive, count)}. Firm leaves, or green under the bark where you scratch it, are alive.`
+	};
+}
+
+function strikeTask({ batch, way, today, off }: TasksOf): Draft {
 	const on = dayNumber(batch.plannedOn!);
+	if (on < today && off)
+		return {
+			key: `missed:${batch.id}`,
+			kind: 'missed',
+			from: on,
+			by: on + 7,
+			count: batch.plannedCount,
+			minutes: 5,
+			why: `Its day has gone by and its window is shut.${off.opens === null ? '' : ` It opens again on ${sayDate(isoOf(off.opens), false)}.`} Plan again, or drop it: struck now, few would take.`
+		};
 	return {
 		key: `strike:${batch.id}`,
 		kind: 'strike',
@@ -231,6 +266,8 @@ const LOSS: Record<string, number> = {
 	'tap-film': 0.03,
 	harden: 0.03,
 	'winter-count': 0.01,
+	'frost-count': 0.02,
+	missed: 0.02,
 	look: 0.01,
 	feed: 0.01,
 	turn: 0.005,

@@ -81,7 +81,8 @@ export async function counted(asked: Asked): Promise<Made | Refusing> {
 	const { garden, f, frame } = asked;
 	const batch = await batchNamed(asked);
 	if (!batch) return noBatch();
-	const winter = f.text('work') === 'winter-count';
+	// Of those in pots and rooted ones too, only the living are counted.
+	const winter = ['winter-count', 'frost-count'].includes(f.text('work'));
 	const alive = f.number('alive') ?? Number.NaN;
 	const sign = SIGNS.find((s) => s === f.text('sign')) ?? 'none';
 	return {

@@ -44,6 +44,7 @@ const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
 	plantedOn: b.plantedOn && { usual: b.plantedOn.usual },
 	holds: { name: holds.name, count: holds.count, areaCm2: holds.areaCm2 },
 	rooting: rooting && { word: rooting.word },
+	trouble: b.trouble && { word: b.trouble.word },
 	next: next && { kind: next.kind, from: next.from, by: next.by }
 });
 export type ShownBatch = ReturnType<typeof shown>;

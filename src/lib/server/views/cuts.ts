@@ -1,19 +1,17 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { kindsOf } from '../context.js';
-import { recordOf } from '../record.js';
+import { modelOf, takingOn } from '../model.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { stockViews } from '../stock.js';
 import * as state from '../store/state.js';
-import { stageOdds } from '$lib/core/evidence/evidence.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
 import type { WayProfile } from '$lib/core/handbook/schema.js';
 import type { Vessel } from '$lib/core/mix/vessel.js';
 import { learntFactor } from '$lib/core/material/foretold.js';
-import { meanOf } from '$lib/core/odds/beta.js';
 import type { Ask } from './ask.js';
 
 /** The tray that leaves of a way are set in. */
@@ -30,7 +28,7 @@ export async function cutsView({ params }: Ask<'stock'>) {
 	const [stock] = await stockViews(garden, dayNumber(garden.today), params.stock);
 	if (!stock) error(404, { message: 'There is no such stock.', code: 'stock.unknown' });
 	const kind = (await kindsOf(garden)).get(stock.kind_id)!;
-	const record = await recordOf(garden);
+	const m = await modelOf(garden);
 	const taken = (await state.batchesFrom(database(), garden.id, [stock.id])).filter(
 		(b) => b.foretold !== null && b.struckOn !== null
 	);
@@ -51,7 +49,6 @@ export async function cutsView({ params }: Ask<'stock'>) {
 			const way = handbook().ways.get(w.way)!;
 			const past = taken.filter((b) => b.wayId === w.id).map((b) => ({ code: b.code, foretold: b.foretold!, had: b.struck }));
 			const gives = stock.gives.find((g) => g.wayId === w.id)!;
-			const odds = stageOdds(w.stages[0]!, record.of(kind.id, w.id));
 			return {
 				id: w.id,
 				wayId: w.way,
@@ -59,7 +56,7 @@ export async function cutsView({ params }: Ask<'stock'>) {
 				piece: way.piece,
 				cut: cutOf(way, w),
 				tray: trayOf(w),
-				chance: Math.min(0.97, meanOf(odds)),
+				chance: Math.min(0.97, takingOn(m, kind, w, m.today).chance),
 				usual: w.gives,
 				now: gives.now,
 				open: gives.open,

@@ -2,6 +2,7 @@ import { snapshotOf } from '../snapshot.js';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
+import { modelOf, takingOn } from '../model.js';
 import { stockViews } from '../stock.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { Ask } from './ask.js';
@@ -10,7 +11,8 @@ const whole = (text: string | null): number | null => (text && /^[1-9]\d{0,3}$/.
 
 export async function strikeView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
-	const [stocks, { places }, kinds] = await Promise.all([
+	const [m, stocks, { places }, kinds] = await Promise.all([
+		modelOf(garden),
 		stockViews(garden, dayNumber(garden.today)),
 		snapshotOf(garden.id),
 		kindsOf(garden)
@@ -29,6 +31,7 @@ export async function strikeView({ params, query }: Ask) {
 					name: g.wayName,
 					gives: g.now,
 					open: g.open,
+					...takingOn(m, kinds.get(s.kind_id)!, profile, m.today),
 					medium: profile.medium,
 					hormone: profile.hormone,
 					cover: profile.cover,

@@ -13,6 +13,8 @@
 		'winter-look': 'Look over',
 		pot: 'Pot',
 		'winter-count': 'Count after winter',
+		'frost-count': 'Look which live',
+		missed: 'Plan again',
 		shelter: 'Bring in',
 		plant: 'Plant',
 		decide: 'Decide'
@@ -76,7 +78,8 @@
 					<div>
 						{#if data.isToday}
 							<PieceBar batch={b} />
-							{#if b.rooting}<p class="font-semibold first-letter:uppercase">{b.rooting.word}</p>{/if}
+							{#if b.trouble}<p class="font-semibold text-madder first-letter:uppercase">{b.trouble.word}</p>
+							{:else if b.rooting}<p class="font-semibold first-letter:uppercase">{b.rooting.word}</p>{/if}
 						{:else}
 							<p>
 								<span class="font-head text-2xl font-semibold">{Math.round(b.expected.pieces)}</span>

@@ -21,6 +21,8 @@
 	}
 	let { task, base, today, isToday, mayWait, shelters, dated = false }: Props = $props();
 	let open = $state<'more' | 'count' | 'bring' | null>(null);
+	/** Rooted or not is not asked: only what lives. */
+	const livingOnly = $derived(task.work === 'winter-count' || task.work === 'frost-count');
 	const frost = $derived(task.chance !== null && task.work !== 'harden' && task.work !== 'rain-ahead');
 </script>
 
@@ -68,7 +70,7 @@
 				{#if task.log === 'tap'}
 					<EntryForm action="?/done" submit="Done" {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
 				{:else if task.log === 'count'}
-					{#if task.work !== 'winter-count'}
+					{#if !livingOnly}
 						<EntryForm action="?/well" submit="All well" {today} dated={false} noted={false} seen={task.seen} quiet
 							>{@render work()}</EntryForm
 						>
@@ -82,7 +84,7 @@
 					>
 				{:else if task.log === 'page'}
 					<a class="act self-start" href="{base}/{task.link}"
-						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' ? 'Plan' : 'Log it'}</a
+						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' || task.work === 'missed' ? 'Plan' : 'Log it'}</a
 					>
 				{/if}
 				<button
@@ -99,7 +101,7 @@
 			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={task.seen} ondone={() => (open = null)}>
 				{@render work()}
 				<Stepper label="Alive" name="alive" value={task.count} min={0} max={task.count} />
-				{#if task.work !== 'winter-count'}
+				{#if !livingOnly}
 					<Stepper label="Of these rooted" name="rooted" value={0} min={0} max={task.count} />
 				{/if}
 			</EntryForm>

@@ -51,6 +51,7 @@
 							places={data.places}
 							placeId={null}
 							{way}
+							limits={way}
 							pieces={['piece', 'pieces']}
 						/>
 					{/key}

@@ -1,0 +1,10 @@
+/** Kinds of place: what is under the sky, what is a room, what stands between. */
+
+/** Under the sky. A frame stands between: its glass is worth some degrees. */
+export const OUTDOORS: ReadonlySet<string> = new Set(['bed', 'hedge', 'slope', 'nursery_row', 'bench']);
+/** Under the sky, in pots above the ground. */
+export const IN_POTS_OUTDOORS: ReadonlySet<string> = new Set(['bench']);
+/** Lived in, or as warm. */
+export const ROOMS: ReadonlySet<string> = new Set(['sill', 'lit_shelf']);
+/** Under a roof: neither rain nor drying wind. */
+export const ROOFED: ReadonlySet<string> = new Set([...ROOMS, 'garage']);

@@ -1,0 +1,43 @@
+/** What frost has done: the coldest night since plants were last seen alive, against what they bear where they stood. */
+import type { DayNumber } from '../dates.js';
+import type { Kind } from '../handbook/schema.js';
+import { livesThrough } from './winter.js';
+
+export interface ColdNight {
+	lowC: number;
+	on: DayNumber;
+	/** Above the ground in a pot, where roots freeze through. */
+	inPots: boolean;
+}
+
+export interface FrostSeen extends ColdNight {
+	/** Chance that the plants lived through it: one night hits all of them alike. */
+	alive: number;
+}
+
+/** Where a night is no danger nobody is asked to look. */
+const SAFE = 0.99;
+
+/** What the worst of some nights did; null where none of them was a danger. */
+export function frostSeen(kind: Pick<Kind, 'hardiness_c'>, nights: Iterable<ColdNight>): FrostSeen | null {
+	let worst: FrostSeen | null = null;
+	for (const night of nights) {
+		const alive = livesThrough(kind, night.lowC, night.inPots);
+		if (alive < SAFE && (worst === null || alive < worst.alive)) worst = { ...night, alive };
+	}
+	return worst;
+}
+
+/** In words: what is believed until somebody looks. */
+export function sayFate(alive: number, count: number): string {
+	const them = count === 1 ? 'it' : 'they';
+	const are = count === 1 ? 'is' : 'are';
+	if (alive < 0.05) return `${them} ${are} almost certainly dead`;
+	if (alive < 0.4) return `${them} ${are} probably dead`;
+	if (alive < 0.8) return `${them} may be dead`;
+	return `${them} probably came through`;
+}
+
+/** A word for a list. */
+export const fateWord = (alive: number): string =>
+	alive < 0.05 ? 'killed by frost, by all odds' : alive < 0.4 ? 'probably killed by frost' : alive < 0.8 ? 'perhaps killed by frost' : 'frost to be looked for';
