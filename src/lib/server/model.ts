@@ -41,6 +41,7 @@ import type { ForecastOf, Prepared, Standing } from '$lib/core/plan/timing.js';
 import type { WantBatch } from '$lib/core/plan/wantOdds.js';
 import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
 import { woreOn } from '$lib/core/season/season.js';
+import { sayTemperature } from '$lib/core/units/index.js';
 import { batchTasks } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 import { frostSeen } from '$lib/core/plan/frostSeen.js';
@@ -158,7 +159,7 @@ function winterAt(m: Model, kind: Kind, b: Batch, standing: Standing): WinterAt 
 	const place = m.places.find((p) => p.id === at)?.kind ?? null;
 	if (place === null) return null;
 	// The nights that have been are told by the frost that was seen, where there is a station or a thermometer.
-	const seen = m.lows(at)(m.today - 1) !== null;
+	const seen = m.lows(at)(Math.min(m.today - 1, rest.to)) !== null;
 	const [from, now] = [Math.max(since, rest.from), Math.min(m.today, rest.to)].map((day) => woreOn(rest, day));
 	const coldAhead = seen ? Math.min(1, (1 - now!) / Math.max(1e-6, 1 - from!)) : 1;
 	return { kind, place, coldestC: m.garden.climate.coldestC, coldAhead };
@@ -167,11 +168,22 @@ function winterAt(m: Model, kind: Kind, b: Batch, standing: Standing): WinterAt 
 /** Farther back nobody's nights are looked through. */
 const MOST_NIGHTS = 400;
 
+const lowSaid = (m: Model) => (c: number) => sayTemperature(c, m.garden.units);
+
 /** What the nights have done since it was last counted, where it stood. */
 function frostOn(m: Model, kind: Kind, b: Batch, standing: Standing): FrostSeen | null {
 	if (b.status !== 'growing' || standing.cohorts.length === 0) return null;
 	const at = placeOn(b);
-	return frostSeen(kind, nightsAt(m, at, Math.max(aliveOn(standing), m.today - MOST_NIGHTS)));
+	return frostSeen(kind, nightsAt(m, at, Math.max(aliveOn(standing), m.today - MOST_NIGHTS)), lowSaid(m));
+}
+
+/** The same for a stock plant, since it was last looked over. */
+export function frostOnStock(m: Model, s: state.StockRow): FrostSeen | null {
+	const kind = m.kinds.get(s.kind_id);
+	if (!kind || s.gone_on) return null;
+	const stays = s.stays.map(({ from, placeId }) => ({ from: dayNumber(from), placeId }));
+	const at = (day: DayNumber) => (stays.findLast((x) => x.from <= day) ?? stays[0])?.placeId ?? s.place_id;
+	return frostSeen(kind, nightsAt(m, at, Math.max(dayNumber(s.told_on), m.today - MOST_NIGHTS)), lowSaid(m));
 }
 
 /** The nights that are known of after a day until this morning. */

@@ -4,7 +4,7 @@ import { wayIn } from './context.js';
 import { handbook } from './handbook.js';
 import { fillingOf } from './mixing.js';
 import { Kept } from './kept.js';
-import { known, tasksFor } from './model.js';
+import { frostOnStock, known, tasksFor } from './model.js';
 import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
@@ -14,6 +14,8 @@ import { isBarred } from '$lib/core/material/protection.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { fill } from '$lib/core/mix/prepare.js';
 import { standsIn } from '$lib/core/mix/stands.js';
+import { sayFrost } from '$lib/core/plan/troubleWords.js';
+import { ROUND } from '$lib/core/round/judged.js';
 import { atOnePlace, careOf } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
@@ -91,6 +93,32 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 				return { ...t, from, by: Math.max(t.by, from) };
 			})
 	);
+}
+
+/** Stock that a night may have killed since it was last looked over. */
+function frostLooks(w: RoundWorld): RoundTask[] {
+	return w.stocks.flatMap((s): RoundTask[] => {
+		const frost = frostOnStock(w.model, s);
+		const kind = w.kinds.get(s.kind_id);
+		if (!kind || !frost || frost.alive >= ROUND.askBelow.value) return [];
+		const from = asksFrom('frost-look', frost.on + 1, w.marks('frost-look', s.id), 7);
+		return [
+			task({
+				key: `frost-look:${s.id}:${frost.on}`,
+				work: 'frost-look',
+				title: `Look whether ${s.count === 1 ? '' : `${s.count} `}${[withVariety(kind), s.label].filter(Boolean).join(', ')} ${s.count === 1 ? 'lives' : 'live'}`,
+				from,
+				by: Math.max(from, frost.on + 4),
+				late: false,
+				placeId: s.place_id,
+				targets: [s.id],
+				link: `stock/${s.id}`,
+				count: s.count,
+				minutes: 2,
+				why: `${sayFrost(frost, s.count)} Green under the bark where you scratch it is alive.`
+			})
+		];
+	});
 }
 
 /** Wants for which nothing grows yet, while the window of one of their ways is open. */
@@ -318,7 +346,7 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			log: t.kind === 'shelter' ? 'bring' : 'tap'
 		})
 	);
-	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...openWindows(w, day)], cares };
+	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...frostLooks(w), ...openWindows(w, day)], cares };
 }
 
 function thingOf(names: readonly string[]): [string, string] {

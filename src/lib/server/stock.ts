@@ -1,5 +1,4 @@
 /** Stock as its screen shows it: what it can give, when it recovers, whether it may be multiplied. */
-import { kindsOf } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
@@ -12,7 +11,8 @@ import type { DayNumber } from '$lib/core/dates.js';
 import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
 import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
-import { seasonOf } from './season.js';
+import { frostOnStock, modelOf } from './model.js';
+import { sayFrost } from '$lib/core/plan/troubleWords.js';
 import { whyNever } from '$lib/core/season/windows.js';
 import { wayLabel } from './windows.js';
 
@@ -20,6 +20,8 @@ export interface StockView extends state.StockRow {
 	kindName: string;
 	placeName: string;
 	may: ReturnType<typeof mayMultiply>;
+	/** A night that may have killed it since it was last looked over; null if none was a danger. */
+	trouble: string | null;
 	/** Protected without leave: it gives nothing. */
 	barred: boolean;
 	measure: 'height' | 'diameter' | 'pot';
@@ -40,10 +42,13 @@ export interface StockView extends state.StockRow {
 	taken: { code: string; id: string; on: string; pieces: number; planned: boolean }[];
 }
 
+const LIKELY_DEAD = 0.4;
+
 /** @param of one by its id, or some rows; all that stand, if not given */
 export async function stockViews(garden: Garden, day: DayNumber, of?: string | readonly state.StockRow[]): Promise<StockView[]> {
 	const db = database();
-	const [kinds, { places, stocks: all }, season] = await Promise.all([kindsOf(garden), snapshotOf(garden.id), seasonOf(garden)]);
+	const [m, { places, stocks: all }] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const { kinds, season } = m;
 	const rows = typeof of === 'object' ? of : all.filter((s) => (of ? s.id === of : !s.gone_on));
 	const batches = await state.batchesFrom(
 		db,
@@ -56,6 +61,9 @@ export async function stockViews(garden: Garden, day: DayNumber, of?: string | r
 		const plant = stockPlantOf(s, kind);
 		const takings = takingsFrom(s, kind, batches);
 		const barred = isBarred(protectionOf(s), yearOf(day));
+		const frost = frostOnStock(m, s);
+		// Nothing is taken of what is probably dead until somebody has looked.
+		const gives = !barred && !(frost && frost.alive < LIKELY_DEAD);
 		return [
 			{
 				...s,
@@ -63,12 +71,13 @@ export async function stockViews(garden: Garden, day: DayNumber, of?: string | r
 				placeName: places.find((p) => p.id === s.place_id)?.name ?? '',
 				may: mayMultiply(protectionOf(s), yearOf(day)),
 				barred,
+				trouble: frost && `${sayFrost(frost, s.count)}`,
 				measure: kind.ways[0]!.gives.measure,
 				gives: kind.ways.map((w) => {
 					const way = handbook().ways.get(w.way)!;
 					const window = season.usualFor(kind).openings(w.window, day, day + 400)[0];
 					const allYear = season.allYear(w.window);
-					const now = barred ? 0 : canGive(plant, w.gives, takings, day);
+					const now = gives ? canGive(plant, w.gives, takings, day) : 0;
 					const full = fullYield(plant, w.gives, day);
 					const again = now < full && !barred ? recoversOn(plant, w.gives, takings, full, day) : null;
 					return {

@@ -5,7 +5,7 @@ import { database } from './db.js';
 import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
 import { Kept } from './kept.js';
-import { modelOf, shortOf, stateOf, wantParts } from './model.js';
+import { frostOnStock, modelOf, shortOf, stateOf, wantParts } from './model.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
@@ -190,6 +190,8 @@ function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: Da
 			parents.reduce((n, s) => n + s.count, 0)
 		),
 		coldestC: m.garden.climate.coldestC,
+		// One night hits all of them alike: the worst hit is the careful measure.
+		alive: parents.reduce((a, s) => Math.min(a, frostOnStock(m, s)?.alive ?? 1), 1),
 		winters: wintersIn(m.season.usual, m.today, due)
 	});
 }

@@ -153,6 +153,15 @@ describe('sums over a chance', () => {
 		const power = (e: number) => p.reduce((s, x, i) => s + w[i]! * x ** e, 0);
 		for (const e of [1, 2, 0.5]) expect(power(e)).toBeCloseTo(jStat.betafn(10.5 + e, 1.5) / jStat.betafn(10.5, 1.5), 5);
 	});
+
+	it('points of a chance that is next to none or next to sure still sum to one', () => {
+		for (const mean of [0.0001, 0.001, 0.01, 0.99, 0.999, 0.9999])
+			for (const weight of [4, 10, 40]) {
+				const { p, w } = chanceGrid({ alpha: mean * weight, beta: (1 - mean) * weight, rho: 0.1 }, 33);
+				expect(w.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+				expect(Math.abs(p.reduce((s, x, i) => s + w[i]! * x, 0) - mean)).toBeLessThan(0.01);
+			}
+	});
 });
 
 describe('a stage as a rule', () => {

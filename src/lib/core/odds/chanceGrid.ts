@@ -52,7 +52,8 @@ export function chanceGrid(belief: Belief, points: number): ChanceGrid {
 	let to = -Infinity;
 	for (const { w, alpha, beta } of parts) {
 		if (w < SLIGHT) continue;
-		const middle = Math.log(alpha / beta);
+		// Apart, for the quotient of a vanishing shape is 0.
+		const middle = Math.log(alpha) - Math.log(beta);
 		const sd = Math.sqrt(1 / alpha + 1 / beta);
 		// The logit's density falls like e^(αx) and e^(−βx): slowly on the side of a small shape.
 		from = Math.min(from, middle - Math.max(6 * sd, TAIL / alpha));

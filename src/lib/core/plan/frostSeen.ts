@@ -11,6 +11,8 @@ export interface ColdNight {
 }
 
 export interface FrostSeen extends ColdNight {
+	/** The night's low in the garden's own degrees. */
+	said: string;
 	/** Chance that the plants lived through it: one night hits all of them alike. */
 	alive: number;
 }
@@ -19,11 +21,15 @@ export interface FrostSeen extends ColdNight {
 const SAFE = 0.99;
 
 /** What the worst of some nights did; null where none of them was a danger. */
-export function frostSeen(kind: Pick<Kind, 'hardiness_c'>, nights: Iterable<ColdNight>): FrostSeen | null {
+export function frostSeen(
+	kind: Pick<Kind, 'hardiness_c'>,
+	nights: Iterable<ColdNight>,
+	say: (lowC: number) => string
+): FrostSeen | null {
 	let worst: FrostSeen | null = null;
 	for (const night of nights) {
 		const alive = livesThrough(kind, night.lowC, night.inPots);
-		if (alive < SAFE && (worst === null || alive < worst.alive)) worst = { ...night, alive };
+		if (alive < SAFE && (worst === null || alive < worst.alive)) worst = { ...night, alive, said: say(night.lowC) };
 	}
 	return worst;
 }

@@ -22,9 +22,9 @@ export const PLAN = {
 		OWN
 	),
 	offSeasonStem: judged(
-		{ fade: 14, least: 0.05 },
+		{ fade: 8, least: 0.05 },
 		'days; times the odds of rooting',
-		'A cutting struck so many days off its window: odds fall e-fold in a fortnight, and at worst to a twentieth.',
+		'A cutting struck so many days off its window: odds fall e-fold in eight days, and at worst to a twentieth.',
 		MEMORY
 	),
 	offSeasonRooted: judged(

@@ -32,6 +32,8 @@ export interface KeepOf {
 	parents: number;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
+	/** Chance that they live today; 1 if left out. */
+	alive?: number;
 	/** Winters until the day they are wanted: part of one counts for its part, and from spring to autumn there is none. */
 	winters: number;
 }
@@ -41,7 +43,7 @@ export interface KeepOf {
  * places. Parents in one place share its fate (one frost, one leak), so they are taken to live or die together, the
  * careful assumption.
  */
-export function keepThrough({ kind, available, standsIn, parents, coldestC, winters }: KeepOf): KeepAnswer {
+export function keepThrough({ kind, available, standsIn, parents, coldestC, winters, alive = 1 }: KeepOf): KeepAnswer {
 	const { shelters } = kind.winter;
 	const chanceIn = (s: Shelter) => s.chance * (s.in === 'ground' ? bearsCold({ kind, place: 'bed', coldestC }) : 1);
 	const there = shelters.find((s) => s.in === standsIn) ?? null;
@@ -50,7 +52,7 @@ export function keepThrough({ kind, available, standsIn, parents, coldestC, wint
 	const shelter = there ?? best;
 	if (!shelter || parents < 1) return { shelter, toMove: false, parentAlone: 0, pmf: certain(0) };
 	const mean = Math.min(0.999, Math.max(0.001, chanceIn(shelter)));
-	const alone = throughWinters(betaOf(mean, shelter.weight), winters);
+	const alone = alive * throughWinters(betaOf(mean, shelter.weight), winters);
 	const pmf = new Float64Array(parents + 1);
 	pmf[0] = 1 - alone;
 	pmf[parents]! += alone;

@@ -27,9 +27,9 @@ export const sayOffSeason = (off: OffSeason, count: number, chance: number): str
 /** Of pieces that were. */
 export const sayStruckOff = (count: number, chance: number): string => `Struck out of season. ${sayUsually(count, chance)}`;
 
-export function sayFrost({ lowC, on, alive }: FrostSeen, count: number): string {
+export function sayFrost({ said, on, alive }: FrostSeen, count: number): string {
 	const they = count === 1 ? 'it stands' : 'they stand';
-	return `On ${sayDate(isoOf(on), false)} it fell to ${Math.round(lowC)} °C where ${they}: ${sayFate(alive, count)}. Look, and count what lives.`;
+	return `On ${sayDate(isoOf(on), false)} it fell to ${said} where ${they}: ${sayFate(alive, count)}. Look, and count what lives.`;
 }
 
 export interface TroubleOf {

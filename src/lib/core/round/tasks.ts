@@ -90,7 +90,7 @@ function frostTask({ batch }: TasksOf, frost: FrostSeen): Draft {
 		by: frost.on + 4,
 		count,
 		minutes: lookMinutes(count),
-		why: `It fell to ${Math.round(frost.lowC)} °C where ${count === 1 ? 'it stands' : 'they stand'}: ${sayFate(frost.alive, count)}. Firm leaves, or green under the bark where you scratch it, are alive.`
+		why: `It fell to ${frost.said} where ${count === 1 ? 'it stands' : 'they stand'}: ${sayFate(frost.alive, count)}. Firm leaves, or green under the bark where you scratch it, are alive.`
 	};
 }
 
@@ -267,6 +267,7 @@ const LOSS: Record<string, number> = {
 	harden: 0.03,
 	'winter-count': 0.01,
 	'frost-count': 0.02,
+	'frost-look': 0.02,
 	missed: 0.02,
 	look: 0.01,
 	feed: 0.01,

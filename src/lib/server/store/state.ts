@@ -89,10 +89,15 @@ export async function putPlace(db: Queryable, gardenId: string, p: Place): Promi
 
 export interface StockRow extends Stock {
 	version: number;
+	/** Where it has stood from which day on, the first told first. */
+	stays: { from: string; placeId: string | null }[];
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, version`;
+	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, version,
+	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id') ORDER BY e.seq), '[]')
+	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
+		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays`;
 
 export async function stocks(db: Queryable, gardenId: string): Promise<StockRow[]> {
 	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`, [gardenId]);

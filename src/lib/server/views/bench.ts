@@ -42,7 +42,7 @@ const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
 	inHand: b.inHand,
 	expected: b.expected,
 	plantedOn: b.plantedOn && { usual: b.plantedOn.usual },
-	holds: { name: holds.name, count: holds.count, areaCm2: holds.areaCm2 },
+	holds: { name: holds.name, count: holds.count, areaCm2: holds.areaCm2, open: holds.open },
 	rooting: rooting && { word: rooting.word },
 	trouble: b.trouble && { word: b.trouble.word },
 	next: next && { kind: next.kind, from: next.from, by: next.by }

@@ -35,6 +35,7 @@
 							? ` · ${sayLength(s.size_cm, data.garden.units)} ${s.measure === 'height' ? 'tall' : 'across'}`
 							: ''}
 					</p>
+					{#if s.trouble}<p class="text-madder">{s.trouble}</p>{/if}
 					{#if s.may.may !== 'yes'}<p class="note">
 							<strong class={s.may.may === 'no' ? 'text-madder' : 'text-catkin-deep'}
 								>{s.may.may === 'no' ? 'May not be multiplied.' : 'Look at the label first.'}</strong

@@ -24,6 +24,7 @@
 {#if s.barred}<p class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-lg font-semibold text-madder">
 		{s.may.sentence}
 	</p>{/if}
+{#if s.trouble}<p class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-lg">{s.trouble}</p>{/if}
 {#if s.gone_on}<p class="mt-3 border-l-4 border-madder px-3">
 		Gone since {sayDate(s.gone_on)}{s.gone_why ? `: ${s.gone_why}` : ''}.
 	</p>{/if}
