@@ -9,9 +9,10 @@ for (const size of SIZES)
 		await page.getByRole('link', { name: 'Where to cut, and what it gives' }).click();
 		await page.getByLabel('Way', { exact: true }).selectOption('soft-tip');
 		const pieces = page.getByTestId('pieces');
-		await expect(pieces).toHaveText('1');
+		// Its tip, and what lies below it.
+		await expect(pieces).toHaveText('2');
 		await page.getByLabel('Alike').fill('7');
-		await expect(pieces).toHaveText('7');
+		await expect(pieces).toHaveText('14');
 		// Bad measures are refused in a sentence, and the drawing waits.
 		await page.getByText('Measured nodes, thickness, flowers').click();
 		await page.getByLabel(/Nodes from the base/).fill('4 9 7');
@@ -20,10 +21,15 @@ for (const size of SIZES)
 		await page.getByLabel(/Nodes from the base/).fill('4');
 		await expect(page.getByText('this stem has no more to give')).toBeVisible();
 		await page.getByLabel(/Nodes from the base/).fill('');
-		await expect(pieces).toHaveText('7');
-		await expect(page.getByRole('img', { name: /A stem of .* 1 pieces/ })).toBeVisible();
-		await page.getByRole('link', { name: 'Strike 7 cuttings' }).click();
-		await expect(page.getByRole('spinbutton', { name: 'How many pieces struck' })).toHaveValue('7');
+		await expect(pieces).toHaveText('14');
+		await expect(page.getByRole('img', { name: /A stem of .* 2 pieces/ })).toBeVisible();
+		// On the table nothing need stay with the plant; what was measured is there again on coming back.
+		await page.getByLabel(/^Already cut off/).check();
+		await page.reload();
+		await expect(page.getByLabel('Alike')).toHaveValue('7');
+		await page.getByLabel('Alike').fill('2');
+		await page.getByRole('link', { name: /^Strike \d cuttings$/ }).click();
+		await expect(page.getByRole('spinbutton', { name: 'How many pieces struck' })).toHaveValue(/^[4-8]$/);
 		await page.getByRole('button', { name: 'Struck', exact: true }).click();
 		await expect(page.getByRole('heading', { name: /Border penstemon/ })).toBeVisible();
 		await expect(page.getByTestId('rooting')).toContainText('Not rooted yet');

@@ -9,7 +9,7 @@ import { Kept } from './kept.js';
 import { importedDays } from './store/weather.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import type { GardenData } from '$lib/core/ledger/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
 import { madeRecord } from '$lib/core/season/made.js';
@@ -84,6 +84,10 @@ async function reckon(gardenId: string, data: GardenData, imports: string, today
 	};
 }
 
+/** Lifted from the ground, or set into it. */
+const DUG: ReadonlySet<string> = new Set(['division', 'sucker', 'root', 'layer']);
+const digs = (w: WayProfile): boolean => DUG.has(w.way) || ['row', 'ground'].includes(w.stages[0]!.holds);
+
 /** Puts the usual day of every rule of the handbook beside it, so that plans use the garden's own. */
 export function resolvedKinds(
 	kinds: ReadonlyMap<string, Kind>,
@@ -103,9 +107,14 @@ export function resolvedKinds(
 				closes: at(w.closes),
 				...(w.best ? { best: { from: at(w.best.from), to: at(w.best.to) } } : {})
 			});
+			const outdoors = (w: WayProfile) => ({ ...window(w.window), digs: digs(w) });
 			return [
 				id,
-				{ ...kind, plant_out: kind.plant_out.map(window), ways: kind.ways.map((w) => ({ ...w, window: window(w.window) })) }
+				{
+					...kind,
+					plant_out: kind.plant_out.map((w) => ({ ...window(w), digs: true })),
+					ways: kind.ways.map((w) => ({ ...w, window: outdoors(w) }))
+				}
 			];
 		})
 	);

@@ -4,6 +4,7 @@ import type { Season } from './season.js';
 import { isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import { MOST_YEARS } from '$lib/core/season/season.js';
 import { sayRule } from '$lib/core/season/windows.js';
 import type { WindowRule } from '$lib/core/season/windows.js';
 
@@ -27,6 +28,8 @@ export interface WindowView {
 		/** Share of years that have it at all. */
 		share: number;
 	} | null;
+	/** Share of years that have it, where most have not: then it is shut on every screen. */
+	seldom: number | null;
 }
 
 export const suitability = (season: Season, rule: WindowRule, kind: Kind, from: DayNumber, days: number): number[] => {
@@ -36,7 +39,8 @@ export const suitability = (season: Season, rule: WindowRule, kind: Kind, from: 
 
 export function windowView(season: Season, rule: WindowRule, kind: Kind, day: DayNumber, from: DayNumber = day - 15): WindowView {
 	const odds = season.windows(rule, kind);
-	const l = odds.likely.find((o) => o.closes.p50 >= day);
+	const ahead = odds.likely.filter((o) => o.closes.p50 >= day);
+	const l = ahead.find((o) => o.share >= MOST_YEARS);
 	const dates = (s: { p10: number; p50: number; p90: number }) => ({
 		early: isoOf(s.p10),
 		usual: isoOf(s.p50),
@@ -55,7 +59,8 @@ export function windowView(season: Season, rule: WindowRule, kind: Kind, day: Da
 					best: { from: isoOf(l.bestFrom), to: isoOf(l.bestTo) },
 					share: l.share
 				}
-			: null
+			: null,
+		seldom: l ? null : (ahead[0]?.share ?? null)
 	};
 }
 

@@ -12,6 +12,7 @@ export const MATERIAL = {
 	shortPower: judged(3, 'power of the length', 'How fast the odds fall with a length below the shortest that is taken by choice.', OWN),
 	shortest: judged(0.4, 'of the shortest length', 'Anything shorter cannot be set.', OWN),
 	tolerated: judged(0.9, 'of the shortest length', 'Nobody throws a piece out for a centimetre.', OWN),
+	longer: judged(1.25, 'of the longest length', 'Longer than usual holds more, and is cut where the node is.', OWN),
 	longest: judged(2.5, 'of the longest length', 'Two nodes farther apart than this are not one piece.', OWN),
 	flowering: judged(0.6, 'times the odds of rooting', 'A flowering tip.', MEMORY),
 	condition: judged(

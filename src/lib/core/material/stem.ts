@@ -120,6 +120,7 @@ const ON_LEG = MATERIAL.onLeg.value;
 const SHORT_POWER = MATERIAL.shortPower.value;
 const SHORTEST = MATERIAL.shortest.value;
 const TOLERATED = MATERIAL.tolerated.value;
+const LONGER = MATERIAL.longer.value;
 const LONGEST = MATERIAL.longest.value;
 
 /** Chance of a piece: the way's usual, moved on the scale of odds by length, thickness, wood, flowers and how it is cut. */
@@ -167,7 +168,7 @@ export function pieceBetween(s: Stem, r: CutRules, i: number, j: number): StemPi
 	const least = onLeg && farApart ? 1 : r.leastNodes;
 	if (count < Math.max(1, least - 1)) return null;
 	const cm = end - start;
-	if (cm < SHORTEST * r.cm[0] || (cm > r.cm[1] + 1e-9 && (count > least || cm > LONGEST * r.cm[1]))) return null;
+	if (cm < SHORTEST * r.cm[0] || cm > (count > least ? LONGER : LONGEST) * r.cm[1] + 1e-9) return null;
 	// What counts is the wood at the base, where the roots come; a soft end may be on it unless only firm is taken.
 	const wood = woodAt(s, Math.max(start, Math.min(cuts[i]!, end)));
 	if (!woodBears(r, wood)) return null;

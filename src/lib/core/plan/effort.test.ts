@@ -8,7 +8,7 @@ import type { Beta } from '../odds/beta.js';
 import type { Climate } from '../season/climate.js';
 import { guessClimate } from '../season/climate.js';
 import { openings } from '../season/windows.js';
-import { effortOf, flushesFor, MIX_COST_PER_LITRE, mostBy, plan, plantingDay, walk } from './index.js';
+import { effortOf, flushesFor, MIX_COST_PER_LITRE, mostBy, piecesOf, plan, plantingDay, walk } from './index.js';
 import type { Walk } from './index.js';
 import { allKinds, book, containers, kind as kindOf } from '../../../testing/handbook.js';
 import { canGive, takingOf } from '../material/capacity.js';
@@ -160,7 +160,7 @@ describe('flushes', () => {
 				const stock = { count: 1, sizeCm: 50, ageYears: 3, condition: 'strong' } as const;
 				const f = { last: 1000, open: [{ from: 1000 - span, to: 1000 }], stock, gives: g, takings: [] };
 				const flushes = flushesFor(pieces, f);
-				const most = mostBy(f);
+				const most = piecesOf(mostBy(f));
 				if (flushes === null) {
 					if (!g.uses_up) expect(pieces).toBeGreaterThan(g.n);
 					return;

@@ -16,6 +16,8 @@ export interface StageNeed {
 	/** Pieces expected to enter the stage. */
 	entering: number;
 	container: string;
+	/** A row or the ground: nothing that could be counted. */
+	open: boolean;
 	containers: number;
 	areaCm2: number;
 	litres: number;
@@ -71,7 +73,8 @@ export function effortOf({ walk, odds, struck, way, book }: EffortOf): Effort {
 	const stages = walk.steps.map((step): StageNeed => {
 		const { stage, from, to } = step;
 		const { container, each } = holding(book, way, stage);
-		const count = Math.ceil(entering / each - 1e-9);
+		// Whole plants are potted: as many pots as the plants that are told.
+		const count = Math.ceil(Math.round(entering) / each - 1e-9);
 		const fresh = stage.holds !== held ? count : 0;
 		held = stage.holds;
 		const days = stage.to === 'planted' ? 0 : daysOf(step, walk);
@@ -82,6 +85,7 @@ export function effortOf({ walk, odds, struck, way, book }: EffortOf): Effort {
 			until: to,
 			entering,
 			container: container?.name ?? stage.holds,
+			open: container?.vessel === null,
 			containers: count,
 			areaCm2: count * (container?.area_cm2 ?? 0),
 			litres: fresh * (container?.litres ?? 0),

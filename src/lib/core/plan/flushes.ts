@@ -21,7 +21,7 @@ export interface FlushesOf {
 }
 
 /** Most flushes looked at: further back the work is spread thinner than anyone keeps up. */
-const MOST_FLUSHES = 4;
+export const MOST_FLUSHES = 6;
 
 /** The last day on or before `day` on which the way is open. */
 function openBy(open: readonly Span[], day: DayNumber): DayNumber | null {
@@ -56,7 +56,7 @@ function takeOn(days: readonly DayNumber[], pieces: number, f: FlushesOf): Flush
 	return planned;
 }
 
-const sum = (flushes: readonly Flush[]) => flushes.reduce((n, f) => n + f.pieces, 0);
+export const piecesOf = (flushes: readonly Flush[]) => flushes.reduce((n, f) => n + f.pieces, 0);
 const mostTimes = (f: FlushesOf) => (f.gives.uses_up ? 1 : MOST_FLUSHES);
 
 /** Takes `pieces` by the last day, in as few and as late flushes as it can. Null when the stock cannot give so many. */
@@ -65,18 +65,19 @@ export function flushesFor(pieces: number, f: FlushesOf): Flush[] | null {
 		const days = daysOf(count, f);
 		if (!days) return null;
 		const flushes = takeOn(days, pieces, f);
-		if (sum(flushes) === pieces) return flushes;
+		if (piecesOf(flushes) === pieces) return flushes;
 	}
 	return null;
 }
 
-/** The most the stock can give by the last day, over all flushes that fit. */
-export function mostBy(f: FlushesOf): number {
-	let most = 0;
+/** The most the stock can give by the last day, asked each time that it has regrown. */
+export function mostBy(f: FlushesOf): Flush[] {
+	let most: Flush[] = [];
 	for (let count = 1; count <= mostTimes(f); count++) {
 		const days = daysOf(count, f);
 		if (!days) break;
-		most = Math.max(most, sum(takeOn(days, Infinity, f)));
+		const flushes = takeOn(days, Infinity, f);
+		if (piecesOf(flushes) > piecesOf(most)) most = flushes;
 	}
 	return most;
 }

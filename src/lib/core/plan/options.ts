@@ -13,7 +13,7 @@ import { calendarClock, growthClock } from './clock.js';
 import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
 import type { Effort } from './effort.js';
-import { flushesFor, mostBy } from './flushes.js';
+import { flushesFor, mostBy, piecesOf } from './flushes.js';
 import type { Flush, FlushesOf } from './flushes.js';
 import { chancesOf } from './counts.js';
 import { prepare } from './timing.js';
@@ -135,20 +135,56 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 	const s: Search = { r, way, odds, known: new Map(), open, ...tablesFor(r, odds, existing) };
 	const result: WayOutlook = { wayId: way.id, best: null, lastSafe: null, curve: [], why: null, fallback: null, earliest: null };
 	const candidates: Candidate[] = [];
-	for (const window of open)
-		for (let on = window.from; on <= window.to; on += STEP) {
-			if (on > r.due && result.earliest) break;
-			const usual = walkFrom(s, on);
-			if (!usual) continue;
-			const flushes: FlushesOf = { last: on, open, stock: r.stock, gives: way.gives, takings: r.takings };
-			const stockMost = mostBy(flushes);
-			result.earliest ??= earliestFrom(s, on, flushes, stockMost);
-			if (on > r.due) continue;
-			considerDate(s, result, candidates, { on, usual, flushes, stockMost, window });
-		}
+	const fallbacks: Fallback[] = [];
+	for (const { on, window } of datesOf(s)) {
+		if (on > r.due) break;
+		const usual = walkFrom(s, on);
+		if (!usual) continue;
+		const flushes = flushesBy(s, on);
+		considerDate(s, result, candidates, fallbacks, { on, usual, flushes, most: mostBy(flushes), window });
+	}
 	settle(s, result, candidates);
-	if (!result.best) result.why = whyNot(s, result);
+	if (!result.best) {
+		result.fallback = mostThatCan(s, fallbacks);
+		result.earliest = earliestOf(s);
+		result.why = whyNot(s, result);
+	}
 	return result;
+}
+
+/** The dates looked at, with the opening that each lies in. */
+function* datesOf(s: Search): Iterable<{ on: DayNumber; window: Search['open'][number] }> {
+	for (const window of s.open) for (let on = window.from; on <= window.to; on += STEP) yield { on, window };
+}
+
+const flushesBy = (s: Search, last: DayNumber): FlushesOf => ({
+	last,
+	open: s.open,
+	stock: s.r.stock,
+	gives: s.way.gives,
+	takings: s.r.takings
+});
+
+/** Dates that are reckoned to the end for what could be had later: what the table promises holds for nearly all. */
+const MOST_OFFERED = 5;
+
+function earliestOf(s: Search): WayOutlook['earliest'] {
+	let tried = 0;
+	for (const { on } of datesOf(s)) {
+		const flushes = flushesBy(s, on);
+		const offer = walkFrom(s, on) && earliestFrom(s, on, flushes, piecesOf(mostBy(flushes)));
+		if (!offer) continue;
+		if (holds(s, offer)) return { on, strike: offer.strike, ready: offer.ready };
+		if (++tried >= MOST_OFFERED) return null;
+	}
+	return null;
+}
+
+/** Is it as sure when it is reckoned as the want will be, every strike a batch of its own beside what grows already? */
+function holds(s: Search, offer: Offer): boolean {
+	if (offer.flushes.length === 1 && s.r.growing.length === 0) return true;
+	const batches = offer.flushes.map((f) => wantBatchOf(s, f, offer.ready));
+	return wantOdds(s.r.target, s.r.others, [...s.r.growing, ...batches]).probability >= s.r.confidence - 1e-9;
 }
 
 const walkFrom = (s: Search, on: DayNumber): Walk | null => walk({ kind: s.r.kind, way: s.way, start: on, season: s.r.season });
@@ -157,7 +193,8 @@ interface DateFacts {
 	on: DayNumber;
 	usual: Walk;
 	flushes: FlushesOf;
-	stockMost: number;
+	/** The most that the stock can give by then. */
+	most: Flush[];
 	window: Search['open'][number];
 }
 
@@ -172,14 +209,20 @@ interface Candidate {
 }
 
 /** One date: how many it takes, whether they are to be had, and the most that could be had otherwise. */
-function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], d: DateFacts): void {
+function considerDate(
+	s: Search,
+	result: WayOutlook,
+	candidates: Candidate[],
+	fallbacks: Fallback[],
+	d: DateFacts
+): void {
 	const { r, way } = s;
 	const p = plannedBatch(r, way, d.on, 1, r.due);
 	const table = tableOf(s, p);
 	const strike = smallestReaching(table, r.confidence);
-	result.curve.push({ on: d.on, strike, canGive: d.stockMost, inTime: p.inTime });
-	const most = Math.min(d.stockMost, s.most);
-	if (most > 0 && p.inTime > 0) considerFallback(s, result, d, p, table, most);
+	const stockMost = piecesOf(d.most);
+	result.curve.push({ on: d.on, strike, canGive: stockMost, inTime: p.inTime });
+	if (stockMost > 0 && p.inTime > 0) considerFallback(s, d, p, table[Math.min(stockMost, s.most)]!, fallbacks);
 	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
 	if (strike === null || flushes === null) return;
 	result.lastSafe = d.on;
@@ -193,21 +236,51 @@ function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], d:
 	candidates.push({ on: d.on, strike, flushes, usual: d.usual, prepared: p, window: d.window, score });
 }
 
-function considerFallback(s: Search, result: WayOutlook, d: DateFacts, p: Prepared, table: Float64Array, struck: number): void {
-	const probability = table[struck]!;
+interface Fallback {
+	most: Flush[];
+	/** What it is worth to look closer at, roughly. */
+	rough: number;
+}
+
+/** Odds too small to be told apart from none: there the number that is left decides. */
+const TOLD = 0.02;
+const worthOfMost = (probability: number, usually: number): number => (probability >= TOLD ? 1 + probability : usually * 1e-4);
+
+/** What the most that the stock gives by a date would bring, as if it were all struck on it. */
+function considerFallback(s: Search, d: DateFacts, p: Prepared, probability: number, found: Fallback[]): void {
 	const { atoms, whole } = chancesOf(p, s.odds);
 	const share = atoms.reduce((sum, a) => sum + a.w * a.q, 0);
 	const stages = [...s.odds].filter(([stage]) => stage !== 'wintered' || whole).map(([, b]) => meanChance(b));
-	const usually = struck * share * stages.reduce((a, b) => a * b, 1);
-	// Where the target is out of reach the dates still differ in what they usually leave.
-	const worth = probability + 1e-6 * usually;
-	const had = result.fallback;
-	if (had && worth <= had.probability + 1e-6 * had.usually) return;
-	result.fallback = { on: d.on, strike: struck, probability, usually };
+	const usually = piecesOf(d.most) * share * stages.reduce((a, b) => a * b, 1);
+	found.push({ most: d.most, rough: worthOfMost(probability, usually) });
+}
+
+/** Dates looked at closely for the most that can be had. */
+const MOST_CLOSE = 4;
+
+/** The most that can be had, each strike a batch of its own beside what grows already: as the want will be reckoned. */
+function mostThatCan(s: Search, found: Fallback[]): WayOutlook['fallback'] {
+	found.sort((a, b) => b.rough - a.rough);
+	let best: WayOutlook['fallback'] = null;
+	let top = -Infinity;
+	for (const { most } of found.slice(0, MOST_CLOSE)) {
+		const { probability, mean } = wantOdds(s.r.target, s.r.others, [...s.r.growing, ...most.map((f) => wantBatchOf(s, f))]);
+		const worth = worthOfMost(probability, mean);
+		if (worth <= top) continue;
+		top = worth;
+		best = { on: most.at(-1)!.on, strike: piecesOf(most), flushes: most, probability, usually: mean };
+	}
+	return best;
+}
+
+interface Offer {
+	strike: number;
+	ready: DayNumber;
+	flushes: Flush[];
 }
 
 /** The first day by which it could be had as surely as asked, struck on a day; what is offered is tried as if it were asked. */
-function earliestFrom(s: Search, on: DayNumber, flushes: FlushesOf, stockMost: number): WayOutlook['earliest'] {
+function earliestFrom(s: Search, on: DayNumber, flushes: FlushesOf, stockMost: number): Offer | null {
 	const ever = plannedBatch(s.r, s.way, on, 1, null);
 	const least = smallestReaching(tableOf(s, ever), s.r.confidence);
 	if (least === null || least > stockMost || !ever.usual()) return null;
@@ -215,7 +288,8 @@ function earliestFrom(s: Search, on: DayNumber, flushes: FlushesOf, stockMost: n
 		const ready = ever.plantedBy(share);
 		if (ready === null) continue;
 		const strike = smallestReaching(tableOf(s, plannedBatch(s.r, s.way, on, 1, ready)), s.r.confidence);
-		if (strike !== null && strike <= stockMost && flushesFor(Math.max(1, strike), flushes)) return { on, strike, ready };
+		const taken = strike !== null && strike <= stockMost ? flushesFor(Math.max(1, strike), flushes) : null;
+		if (taken) return { strike: strike!, ready, flushes: taken };
 	}
 	return null;
 }
@@ -311,20 +385,21 @@ function promisedIfAlike(s: Search, flushes: readonly Flush[]): number {
 /** Beyond this all pieces of a batch live or all die. */
 const MOST_ALIKE = 0.9;
 
-function wantBatchOf(s: Pick<Search, 'r' | 'way'>, f: Flush): WantBatch {
+function wantBatchOf(s: Pick<Search, 'r' | 'way'>, f: Flush, due = s.r.due): WantBatch {
 	const means = oddsOfWay(s.way, s.r);
 	return {
 		way: `${s.r.kind.id} ${s.way.id}`,
 		means,
 		likely: means,
-		prepared: plannedBatch(s.r, s.way, f.on, f.pieces, s.r.due)
+		prepared: plannedBatch(s.r, s.way, f.on, f.pieces, due)
 	};
 }
 
 function whyNot(s: Search, result: WayOutlook): string {
 	const { r, way } = s;
 	if (s.open.length === 0) return 'Its window does not open here in most years.';
-	if (result.curve.length === 0) return 'Its window opens only after the day you want them.';
+	if (s.open.every((o) => o.from > r.due)) return 'Its window opens only after the day you want them.';
+	if (result.curve.length === 0) return 'No season here is long enough for them to be planted out.';
 	if (result.curve.every((c) => c.strike === null && c.inTime < 0.5))
 		return 'Struck on any day still open, most of them would not be ready in time.';
 	if (result.curve.every((c) => c.strike === null))

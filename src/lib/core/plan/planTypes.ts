@@ -73,7 +73,15 @@ export interface WayOutlook {
 	/** Why there is no best. */
 	why: string | null;
 	/** The most that can be had by this way by the due day. */
-	fallback: { on: DayNumber; strike: number; probability: number; usually: number } | null;
+	fallback: {
+		on: DayNumber;
+		strike: number;
+		/** Each time that it is taken, the last on `on`. */
+		flushes: Flush[];
+		probability: number;
+		/** Plants by the due day on average, with what grows already. */
+		usually: number;
+	} | null;
 	/** When it could be had, as sure as asked, if the due day were given up. */
 	earliest: { on: DayNumber; strike: number; ready: DayNumber } | null;
 }

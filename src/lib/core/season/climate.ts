@@ -27,6 +27,8 @@ export interface Climate {
 	coldestC: number;
 	/** Days of the year on which the rains begin and end, where the year has a wet and a dry season. */
 	rains?: { start: number; end: number } | null;
+	/** Days of the year between which the ground is frozen in a usual winter; null where that is not for long. */
+	frozen?: { from: number; to: number } | null;
 }
 
 /** The sea near a garden: server/sea.ts reads it off the map. */

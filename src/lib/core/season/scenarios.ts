@@ -83,7 +83,8 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 		rains,
 		coldestC: Math.round(coldestC * 10) / 10,
 		lastFrost: frosty ? dated(frost.last) : null,
-		firstFrost: frosty ? dated(frost.first) : null
+		firstFrost: frosty ? dated(frost.first) : null,
+		frozen: frozenSpan(mean, middle)
 	};
 	// Calibrated so that buds break when the handbook's plain rule says, in the middle year; by warmth in each.
 	const winter = wrapDoy(middle + 183);
@@ -106,6 +107,22 @@ export function climateOfRecord(r: DailyRecord, at: { latitude: number; longitud
 		budBreakSum: Math.max(2, budBreakSum),
 		rains
 	};
+}
+
+const LONG_FROZEN = SEASON.longFrozen.value;
+
+/**
+ * Days of the year between which bare ground is frozen in a usual winter, by the year's mean temperatures (from day 1):
+ * from the first so cold until they are above freezing again. Null where that is not for long: such frosts come and go.
+ */
+export function frozenSpan(mean: Float64Array | readonly number[], middle: number): { from: number; to: number } | null {
+	const on = (i: number) => mean[wrapDoy(middle + i) - 1]!;
+	let from = -1;
+	for (let i = 0; i < 365 && from < 0; i++) if (on(i) < SOIL_FREEZES_BELOW) from = i;
+	if (from < 0) return null;
+	let to = from;
+	while (to < 365 && on(to + 1) < 0) to++;
+	return to - from + 1 < LONG_FROZEN ? null : { from: wrapDoy(middle + from), to: wrapDoy(middle + to) };
 }
 
 /** A dry season is one with less than half of the year's mean rain, at a place whose rain swings that much. */

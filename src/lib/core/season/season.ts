@@ -54,7 +54,7 @@ export function seasonOfClimate(c: Climate): Season {
 }
 
 /** Openings that most years have make the usual season. */
-const MOST_YEARS = 0.5;
+export const MOST_YEARS = 0.5;
 
 /**
  * The usual season of a kind: windows open and close on the middle day of the years that may come, as the handbook
@@ -76,7 +76,7 @@ export function usualSeason(base: Season, odds: (rule: WindowRule) => WindowOdds
 				.map((l): Opening => ({ opens: l.opens.p50, closes: l.closes.p50, bestFrom: l.bestFrom, bestTo: l.bestTo }));
 			const pattern = usual.filter((o) => yearOf(o.opens) === ahead);
 			const later = Array.from({ length: YEARS_AHEAD }, (_, i) => dayInYear(ahead + i + 1, 1) - dayInYear(ahead, 1));
-			list = [...usual, ...later.flatMap((days) => pattern.map((o) => movedBy(o, days)))];
+			list = [...usual, ...later.flatMap((days) => pattern.map((o) => movedBy(o, days)))].sort((a, b) => a.opens - b.opens);
 		}
 		known.set(rule, list);
 		return list;

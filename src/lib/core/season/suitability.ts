@@ -18,7 +18,7 @@ import {
 	soilFreezesIn
 } from './scenarios.js';
 import type { RecordClimate, Scenario } from './scenarios.js';
-import { usualDays } from './windows.js';
+import { usualDays, thawed } from './windows.js';
 import type { WindowRule } from './windows.js';
 import { SEASON } from './judged.js';
 
@@ -168,6 +168,8 @@ export interface Opening {
 	closes: DayNumber;
 	bestFrom: DayNumber;
 	bestTo: DayNumber;
+	/** The part of it that follows a long frost of the ground. */
+	afterThaw?: true | undefined;
 }
 
 /** A window in one scenario: each opening with the next closing after it. */
@@ -204,7 +206,7 @@ export function openingsIn(
 			Math.min(to, Math.max(least, near(m, from + usualDays(rule.opens, m)) ?? otherwise));
 		const bestFrom = rule.best ? within(rule.best.from, from, from) : from;
 		const bestTo = rule.best ? within(rule.best.to, bestFrom, to) : to;
-		found.push({ opens: from, closes: to, bestFrom, bestTo });
+		found.push(...thawed(rule, { opens: from, closes: to, bestFrom, bestTo }, recordClimate.climate));
 	}
 	return found;
 }
@@ -264,7 +266,8 @@ export function windowOddsOf(byYear: Opening[][]): WindowOdds {
 	const all = byYear.flat().sort((a, b) => a.opens + a.closes - (b.opens + b.closes));
 	const seasons: Opening[][] = [];
 	for (const o of all) {
-		const last = seasons.at(-1);
+		// What shuts by the frost and what opens by the thaw are two seasons, however near.
+		const last = seasons.findLast((s) => s[0]!.afterThaw === o.afterThaw);
 		const middle = (x: Opening) => (x.opens + x.closes) / 2;
 		if (last && middle(o) - middle(last.at(-1)!) < 110 && middle(o) - middle(last[0]!) < 200) last.push(o);
 		else seasons.push([o]);

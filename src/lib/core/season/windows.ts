@@ -17,6 +17,8 @@ export interface WindowRule {
 	 * the last where the year has a dry season.
 	 */
 	no_frost: 'all_year' | 'by_season' | 'with_rains';
+	/** What digs waits for the ground: shut while it is frozen. Put there for a garden, never written in the handbook. */
+	digs?: boolean | undefined;
 }
 
 export interface OpenWindow {
@@ -74,8 +76,35 @@ export function openings(rule: WindowRule, from: DayNumber, to: DayNumber, c: Cl
 		if (closes < from) continue;
 		const bestOpens = best ? Math.min(closes, opens + bestFrom) : opens;
 		const bestCloses = best ? Math.min(closes, Math.max(bestOpens, bestTo === days ? closes : opens + bestTo)) : closes;
-		found.push({ opens, closes, bestFrom: bestOpens, bestTo: bestCloses, ...edges });
+		for (const o of thawed(rule, { opens, closes, bestFrom: bestOpens, bestTo: bestCloses }, c))
+			if (o.closes >= from && o.opens <= to) found.push({ ...o, ...edges });
 	}
+}
+
+/** An opening without the days on which the ground is frozen: one part before the frost, one after the thaw. */
+export function thawed<O extends { opens: DayNumber; closes: DayNumber; bestFrom: DayNumber; bestTo: DayNumber }>(
+	rule: WindowRule,
+	o: O,
+	c: Climate
+): O[] {
+	if (!rule.digs || !c.frozen) return [o];
+	let parts = [o];
+	for (let year = yearOf(o.opens) - 1; year <= yearOf(o.closes) + 1; year++) {
+		const freezes = dayInYear(year, c.frozen.from);
+		const thaws = freezes + daysRound(c.frozen.from, c.frozen.to);
+		parts = parts.flatMap((p) => {
+			if (p.closes < freezes || p.opens > thaws) return [p];
+			const before = { ...p, closes: freezes - 1 };
+			const after = { ...p, opens: thaws + 1, ...(p.opens < freezes ? { afterThaw: true as const } : {}) };
+			return [before, after].flatMap((x) => {
+				if (x.closes < x.opens) return [];
+				// The best of it is where it was, or as near to it as is left.
+				const bestFrom = clamp(x.bestFrom, x.opens, x.closes);
+				return [{ ...x, bestFrom, bestTo: clamp(x.bestTo, bestFrom, x.closes) }];
+			});
+		});
+	}
+	return parts;
 }
 
 const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));

@@ -11,6 +11,8 @@ import { editableFigures } from '$lib/core/handbook/figures.js';
 import { botanicalName } from '$lib/core/handbook/schema.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { meanOf } from '$lib/core/odds/beta.js';
+import { sayHardiness } from '$lib/core/plan/hardy.js';
+import { sayTemperature } from '$lib/core/units/index.js';
 import type { Ask } from './ask.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { SIGHTING_WORDS, SIGHTINGS } from '$lib/core/season/suitability.js';
@@ -61,6 +63,7 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 		/** Null for a kind of the handbook. */
 		mine: mine ? { like: handbook().kinds.get(mine.like ?? '')?.common ?? null, likeId: mine.like } : null,
 		ways,
+		hardiness: sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
 		from: day - 15,
 		day,
 		step: STEP,

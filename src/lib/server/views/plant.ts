@@ -10,7 +10,12 @@ import { dayNumber } from '$lib/core/dates.js';
 import { seasonOf } from '../season.js';
 import { stripWindows } from '../windows.js';
 import * as state from '../store/state.js';
+import { sayHardiness } from '$lib/core/plan/hardy.js';
+import { OUTDOORS } from '$lib/core/places.js';
+import { sayTemperature } from '$lib/core/units/index.js';
 import type { Ask } from './ask.js';
+
+const standsOut = (place: string | undefined): boolean => place === undefined || OUTDOORS.has(place);
 
 export async function plantView({ params, query }: Ask<'stock'>) {
 	const garden = await gardenOr404(params.garden);
@@ -28,6 +33,10 @@ export async function plantView({ params, query }: Ask<'stock'>) {
 		stock,
 		parent: parent && { id: parent.id, code: parent.code },
 		hazards: kind.hazards,
+		/** Where it stands out, or nobody has said where. */
+		hardiness: standsOut(places.find((p) => p.id === stock.place_id)?.kind)
+			? sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units))
+			: null,
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
 		asked,
 		found: asked ? await lookUpVariety(asked) : undefined

@@ -10,6 +10,8 @@ import { database } from '../db.js';
 import { entriesOf } from '../store/entries.js';
 import { stripWindows } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
+import { sayHardiness } from '$lib/core/plan/hardy.js';
+import { sayTemperature } from '$lib/core/units/index.js';
 import { sayRule } from '$lib/core/season/windows.js';
 import type { Ask } from './ask.js';
 
@@ -41,6 +43,7 @@ export async function wantView({ params, query }: Ask<'want'>) {
 			common: kind.common,
 			hazards: kind.hazards,
 			winterSays: kind.winter.say,
+			hardiness: sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
 			price: kind.price.v
 		},
 		planned: planned && {

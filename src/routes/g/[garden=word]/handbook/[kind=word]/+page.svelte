@@ -85,6 +85,7 @@
 		{k.seed.years === 1 ? 'year' : 'years'} to flower, {k.seed.true_to_type ? 'like its parent' : 'not true to its parent'}. {k
 			.seed.say}
 	</p>{/if}
+{#if data.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.hardiness}</p>{/if}
 {#each k.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
 		<strong>{h.what}:</strong>
 		{h.say}
@@ -149,7 +150,11 @@
 							: ''}.
 					</p>
 				{:else}
-					<p class="mt-1">In no year of this garden’s record.</p>
+					<p class="mt-1">
+						It does not open here in most years{w.window.seldom
+							? `; about ${Math.max(1, Math.round(w.window.seldom * 10))} years in 10 have it`
+							: ''}.
+					</p>
 				{/if}
 			</div>
 			<div>

@@ -56,6 +56,7 @@
 				<a class="act" href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</a>
 				<a class="act" href="{base}/bench/new?stock={s.id}">Strike now, without a plan</a>
 			</p>{/if}
+		{#if data.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.hardiness}</p>{/if}
 		{#each data.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
 				<strong>{h.what}:</strong>
 				{h.say}

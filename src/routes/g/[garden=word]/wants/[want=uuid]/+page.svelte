@@ -22,13 +22,16 @@
 	const tooLate = $derived(p?.plan !== null && p?.plan !== undefined && feasible.length === 0);
 	const instead = $derived.by(() => {
 		if (!tooLate || !p?.plan) return null;
-		const most = [...p.plan.ways]
-			.filter((w) => w.fallback)
-			.sort((a, b) => b.fallback!.probability - a.fallback!.probability || b.fallback!.usually - a.fallback!.usually)[0];
+		const worth = (w: (typeof ways)[number]) => (w.fallback!.probability >= 0.02 ? 1 : 0) * w.fallback!.probability * 1e6 + w.fallback!.usually;
+		const ways = p.plan.ways;
+		const most = ways.filter((w) => w.fallback).sort((a, b) => worth(b) - worth(a))[0];
 		const soonest = [...p.plan.ways].filter((w) => w.earliest).sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
 		return { most, soonest };
 	});
 	const iso = (day: number) => isoOf(day);
+	/** "92 struck in 3 goes, the last on 12 July". */
+	const goes = (f: { on: number; strike: number; flushes: readonly unknown[] }, said = `${f.strike} `) =>
+		`${said}struck ${f.flushes.length > 1 ? `in ${f.flushes.length} goes, as the plant grows back, the last ` : ''}on ${sayDate(iso(f.on))}`;
 	const currency = $derived(data.garden.currency);
 
 	type W = NonNullable<NonNullable<PageData['planned']>['plan']>['ways'][number];
@@ -143,6 +146,7 @@
 			{/if}
 		</div>
 
+		{#if data.kind.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.kind.hardiness}</p>{/if}
 		{#if p.why}
 			<div class="mt-4 border-l-4 {p.why.startsWith('As things') ? 'border-leaf' : 'border-madder'} bg-pane px-4 py-3">
 				<p class="text-lg">{p.why}</p>
@@ -180,11 +184,9 @@
 				<ul class="mt-2 list-disc pl-5">
 					{#if instead.most?.fallback}
 						<li>
-							The most that can be had by then: {instead.most.name}, {instead.most.fallback.strike} struck on {sayDate(
-								iso(instead.most.fallback.on)
-							)}, {instead.most.fallback.usually < 1
+							The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback.usually < 1
 								? 'but don’t count on any'
-								: `usually leave ${Math.floor(instead.most.fallback.usually)}; all ${p.target} ${sayOdds(instead.most.fallback.probability)}`}.
+								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayOdds(instead.most.fallback.probability)} you get all ${p.target}`}.
 						</li>
 					{/if}
 					{#if instead.soonest?.earliest}
@@ -270,7 +272,10 @@
 										<div>
 											<dt class="note">Costs, or bought</dt>
 											<dd class="font-semibold">
-												{money(w.best.effort.cost, currency)} or {money(w.best.buying, currency)}
+												{w.best.effort.cost < 1 ? 'Nothing' : `About ${money(w.best.effort.cost, currency)}`}; bought {money(
+													w.best.buying,
+													currency
+												)}
 											</dd>
 										</div>
 									</dl>
@@ -291,7 +296,7 @@
 													{#each w.best.effort.stages as s, i (i)}
 														<tr class="border-b border-rule"
 															><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3">{Math.round(s.entering)}</td><td
-																class="pr-3">{s.containers} × {s.container}</td
+																class="pr-3">{s.open ? s.container : `${s.containers} × ${s.container}`}</td
 															><td class="hidden pr-3 sm:table-cell"
 																>{s.areaCm2 >= 50 ? sayArea(s.areaCm2 / 10_000, data.garden.units) : '–'}</td
 															><td class="hidden pr-3 sm:table-cell">{s.litres ? sayVolume(s.litres, data.garden.units) : '–'}</td
@@ -339,8 +344,8 @@
 							{#if w.fallback}
 								<p class="note">
 									{w.fallback.usually < 1
-										? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} on ${sayDate(iso(w.fallback.on))}.`
-										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} on ${sayDate(iso(w.fallback.on))}; all ${p.target} ${sayOdds(w.fallback.probability)}.`}
+										? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}.`
+										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayOdds(w.fallback.probability)} you get all ${p.target}.`}
 								</p>
 								<div class="mt-2">
 									<EntryForm
@@ -356,7 +361,7 @@
 										<input
 											type="hidden"
 											name="flushes"
-											value={JSON.stringify([{ on: w.fallback.on, pieces: w.fallback.strike }])}
+											value={JSON.stringify(w.fallback.flushes)}
 										/>
 									</EntryForm>
 								</div>

@@ -38,7 +38,7 @@
 					: Math.max(usual * 1.6, Math.min(70, heightCm * 0.45));
 		return {
 			count: 1,
-			long: typed(long),
+			long: Math.round(long / unit),
 			gap: typed(cut.internode_cm ?? Math.max(1, usual / ((cut.nodes?.[0] ?? 2) + 1))),
 			nodes: '',
 			woody: typed(cut.draws === 'rod' ? long * 0.15 : long * 0.1),
