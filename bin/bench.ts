@@ -119,7 +119,14 @@ async function timeTaps(strange: boolean): Promise<{ tap: number; page: number }
 		const answer = await fetch(`${app.url}/g/three-alders/round?/count`, {
 			method: 'POST',
 			headers: { accept: 'application/json', 'x-sveltekit-action': 'true' },
-			body: new URLSearchParams({ entry_id: crypto.randomUUID(), work: 'look', batch: batch!, alive: String(alive), rooted: '0', sign: 'firm' })
+			body: new URLSearchParams({
+				entry_id: crypto.randomUUID(),
+				work: 'look',
+				batch: batch!,
+				alive: String(alive),
+				rooted: '0',
+				sign: 'firm'
+			})
 		});
 		await answer.text();
 		const between = performance.now();

@@ -27,10 +27,14 @@ test('a body that nobody reads does not hold up what is asked after it', async (
 	const agent = new Agent({ keepAlive: true, maxSockets: 1 });
 	const send = (method: string, path: string, body: string): Promise<number> =>
 		new Promise((resolve, reject) => {
-			const asked = request(`${app.url}${path}`, { method, agent, headers: { 'content-length': Buffer.byteLength(body) } }, (r) => {
-				r.resume();
-				r.on('end', () => resolve(r.statusCode ?? 0));
-			});
+			const asked = request(
+				`${app.url}${path}`,
+				{ method, agent, headers: { 'content-length': Buffer.byteLength(body) } },
+				(r) => {
+					r.resume();
+					r.on('end', () => resolve(r.statusCode ?? 0));
+				}
+			);
 			asked.on('error', reject);
 			asked.end(body);
 		});

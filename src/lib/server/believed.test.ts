@@ -34,7 +34,15 @@ async function log(today: string, ...acts: ReturnType<typeof act>[]) {
 	const r = await record({ gardenId: garden, actor: 'test', today }, acts);
 	if (!r.ok) throw new Error(r.problem.sentence);
 }
-const strike = (id: string, kind_id: string, way_id: string, struck: number, on: string, place_id: string | null, want_id: string | null = null) =>
+const strike = (
+	id: string,
+	kind_id: string,
+	way_id: string,
+	struck: number,
+	on: string,
+	place_id: string | null,
+	want_id: string | null = null
+) =>
 	act(
 		'batch.struck',
 		id,
@@ -120,7 +128,15 @@ describe('planned, due, late and missed', () => {
 			act(
 				'batch.planned',
 				box,
-				{ kind_id: 'box', way_id: 'semi-ripe', stock_id: null, want_id: null, place_id: null, planned_on: '2026-08-20', count: 16 },
+				{
+					kind_id: 'box',
+					way_id: 'semi-ripe',
+					stock_id: null,
+					want_id: null,
+					place_id: null,
+					planned_on: '2026-08-20',
+					count: 16
+				},
 				{ on: '2026-08-01', takesCode: true }
 			)
 		);
@@ -148,12 +164,24 @@ describe('frost', () => {
 			act(
 				'want.set',
 				want,
-				{ kind_id: 'marguerite', purpose: 'plants', label: '', place_id: null, target: 8, due: '2027-07-01', confidence: 0.9, shape: null },
+				{
+					kind_id: 'marguerite',
+					purpose: 'plants',
+					label: '',
+					place_id: null,
+					target: 8,
+					due: '2027-07-01',
+					confidence: 0.9,
+					shape: null
+				},
 				{ on: '2026-09-05' }
 			),
 			strike(daisies, 'marguerite', 'soft-tip', 16, '2026-08-10', bench, want)
 		);
-		await log('2026-09-20', act('batch.checked', daisies, { alive: 14, rooted: 14, sign: 'resists a tug' }, { on: '2026-09-20' }));
+		await log(
+			'2026-09-20',
+			act('batch.checked', daisies, { alive: 14, rooted: 14, sign: 'resists a tug' }, { on: '2026-09-20' })
+		);
 		const before = await on('2026-11-20', daisies);
 		expect(before.k.frost).toBeNull();
 		const wanted = async () => (await wantViews((await gardenById(garden))!, want))[0]!;
@@ -163,7 +191,9 @@ describe('frost', () => {
 		expect(after.k.frost).toMatchObject({ lowC: -21 });
 		expect(meanCount(after.f.pmf)).toBeLessThan(0.05);
 		expect((await wanted()).odds).toBeLessThan(0.01);
-		expect(after.view.trouble!.sentence).toMatch(/^On 21 Nov.* it fell to [−-]21\s°C where they stand: they are almost certainly dead/);
+		expect(after.view.trouble!.sentence).toMatch(
+			/^On 21 Nov.* it fell to [−-]21\s°C where they stand: they are almost certainly dead/
+		);
 		expect(after.tasks.map((t) => t.kind)).toEqual(['frost-count']);
 		// Nobody looks: in May it is still not said that thirteen will be planted.
 		expect(meanCount((await on('2027-05-20', daisies)).f.pmf)).toBeLessThan(0.05);
@@ -194,7 +224,15 @@ describe('frost', () => {
 
 	it('a pot left out by mistake: next morning it is asked after, carried in or not, until it is looked over', async () => {
 		const pot = uuidv7();
-		const set = { kind_id: 'fuchsia', place_id: bench, label: 'by the door', count: 1, size_cm: 40, age_years: 3, condition: 'strong' };
+		const set = {
+			kind_id: 'fuchsia',
+			place_id: bench,
+			label: 'by the door',
+			count: 1,
+			size_cm: 40,
+			age_years: 3,
+			condition: 'strong'
+		};
 		const more = { protection: { status: 'free', until: null }, from_batch: null };
 		await log('2027-01-10', act('stock.set', pot, { ...set, ...more }, { on: '2027-01-10' }));
 		await nights(bench, { '2027-01-12': -9 });
@@ -202,11 +240,15 @@ describe('frost', () => {
 			process.env.SURCULUS_TODAY = today;
 			const g = (await gardenById(garden))!;
 			const [view] = await stockViews(g, dayNumber(today), pot);
-			const looks = tasksOf(await roundWorld(g), dayNumber(today)).due.filter((t) => t.targets.includes(pot) && t.work === 'frost-look');
+			const looks = tasksOf(await roundWorld(g), dayNumber(today)).due.filter(
+				(t) => t.targets.includes(pot) && t.work === 'frost-look'
+			);
 			return { view: view!, looks };
 		};
 		const morning = await told('2027-01-13');
-		expect(morning.view.trouble).toMatch(/^On 12 Jan.* it fell to [−-]9\s°C where it stands: it is (almost certainly|probably) dead\. Look/);
+		expect(morning.view.trouble).toMatch(
+			/^On 12 Jan.* it fell to [−-]9\s°C where it stands: it is (almost certainly|probably) dead\. Look/
+		);
 		expect(morning.view.gives.every((g) => g.now === 0)).toBe(true);
 		expect(morning.looks).toHaveLength(1);
 		expect(morning.looks[0]!.title).toMatch(/^Look whether Bush fuchsia, by the door lives$/);
@@ -229,5 +271,29 @@ describe('frost', () => {
 		await nights(row, { '2026-12-21': -18 });
 		expect((await on('2026-12-23', hardy)).k.frost).toBeNull();
 		expect((await on('2026-12-23', inside)).k.frost).toBeNull();
+	});
+});
+
+describe('brought in', () => {
+	it('each plant to the place that suits its kind; trays and pots are counted as such', async () => {
+		const [pot, tray, shelf, garage] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()];
+		const set = { place_id: bench, label: '', count: 1, size_cm: 40, age_years: 3, condition: 'strong' };
+		const more = { protection: { status: 'free', until: null }, from_batch: null };
+		await log(
+			'2027-09-01',
+			place(shelf, 'Shelf under lights', 'lit_shelf'),
+			place(garage, 'Garage', 'garage'),
+			act('stock.set', pot, { ...set, ...more, kind_id: 'angels-trumpet' }, { on: '2027-09-01' }),
+			strike(tray, 'coleus', 'soft-tip', 24, '2027-09-01', bench)
+		);
+		process.env.SURCULUS_TODAY = '2027-09-30';
+		const g = (await gardenById(garden))!;
+		const w = await roundWorld(g);
+		const task = tasksOf(w, dayNumber('2027-09-30')).due.find((t) => t.work === 'shelter' && t.targets.includes(pot))!;
+		expect(task.title).toMatch(/^Bring in (\d+ trays? and )?\d+ pots?$/);
+		const to = (id: string) => w.places.find((p) => p.id === task.carried.find((c) => c.id === id)?.to)?.kind;
+		// The dormant shrub rests dark and cool; coleus needs light and warmth.
+		expect(to(pot)).toBe('garage');
+		if (task.targets.includes(tray)) expect(['lit_shelf', 'sill']).toContain(to(tray));
 	});
 });

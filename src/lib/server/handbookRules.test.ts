@@ -55,6 +55,18 @@ const opens = (climate: Climate) => {
 };
 
 describe('rules over the handbook', () => {
+	it('no plant is potted into less than it stood in', () => {
+		expect(
+			faults(({ profile }) => {
+				const litres = profile.stages
+					.map((s) => book.containers.get(s.holds)!)
+					.filter((c) => c.vessel !== null && c.how === 'alone' && c.vessel.shape !== 'jar')
+					.map((c) => c.litres);
+				return litres.every((l, n) => n === 0 || l >= litres[n - 1]!);
+			})
+		).toEqual([]);
+	});
+
 	it('every way opens in a temperate garden, and what needs no winter where there is none', { timeout: 60_000 }, () => {
 		expect(faults(opens(TEMPERATE))).toEqual([]);
 		const tropical = opens(FROSTLESS);

@@ -357,7 +357,16 @@ export function tasksFor(m: Model, k: Known, day: DayNumber, until: DayNumber): 
 	if (!found) {
 		// The mark of the strip is dragged over many days: those of long ago must not pile up.
 		if (mine.size > 8) mine.clear();
-		const of = { batch: k.batch, kind: k.kind, way: k.way, today: day, until, season: m.season.usualFor(k.kind), off: k.off, frost: k.frost };
+		const of = {
+			batch: k.batch,
+			kind: k.kind,
+			way: k.way,
+			today: day,
+			until,
+			season: m.season.usualFor(k.kind),
+			off: k.off,
+			frost: k.frost
+		};
 		found = batchTasks({ ...of, news: rootingViewOf(m, k, false) }).sort((a, b) => a.from - b.from);
 		mine.set(key, found);
 	}

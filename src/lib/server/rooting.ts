@@ -90,8 +90,11 @@ type ByPlace<V> = (placeId: string | null) => (day: DayNumber) => V;
 export const meansOf = (places: readonly PlaceRow[], readings: ReadonlyMap<string, ReadingsOf>, sky: SkyOf): ByPlace<number> =>
 	byPlace(places, readings, (place, read, day) => meanAt(place, read, sky, day));
 /** Lowest of a day at each place, where it is known. */
-export const lowsOf = (places: readonly PlaceRow[], readings: ReadonlyMap<string, ReadingsOf>, sky: SkyOf): ByPlace<number | null> =>
-	byPlace(places, readings, (place, read, day) => lowAt(place, read, sky, day));
+export const lowsOf = (
+	places: readonly PlaceRow[],
+	readings: ReadonlyMap<string, ReadingsOf>,
+	sky: SkyOf
+): ByPlace<number | null> => byPlace(places, readings, (place, read, day) => lowAt(place, read, sky, day));
 
 export interface RootingView extends RootingFacts {
 	word: string;

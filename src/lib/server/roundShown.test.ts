@@ -25,6 +25,7 @@ const task = (key: string, targets = 1): RoundTask => ({
 	ifMissed: null,
 	every: null,
 	seen: null,
+	carried: [],
 	log: 'tap'
 });
 const round = (perStop: number[], week: number, more: Partial<Round> = {}): Round => ({

@@ -32,7 +32,7 @@ export const markOf = (targets: readonly string[]): string =>
 		.slice(0, 16);
 
 const shown = (t: RoundTask): ShownTask =>
-	t.targets.length > MOST_SENT ? { ...t, targets: [], many: markOf(t.targets) } : { ...t, many: null };
+	t.targets.length > MOST_SENT ? { ...t, targets: [], carried: [], many: markOf(t.targets) } : { ...t, many: null };
 
 export function shownRound(round: Round, rows: number): ShownRound {
 	let left = rows;

@@ -5,7 +5,8 @@ import { handbook } from './handbook.js';
 import { fillingOf } from './mixing.js';
 import { Kept } from './kept.js';
 import { frostOnStock, known, tasksFor } from './model.js';
-import { triggersOf, TRIGGER_TITLES } from './roundTriggers.js';
+import { carriedOf, titleOf, triggersOf } from './roundTriggers.js';
+import type { Carried } from './roundTriggers.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
@@ -51,6 +52,8 @@ export interface RoundTask {
 	seen: number | null;
 	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
 	log: 'tap' | 'count' | 'bring' | 'page';
+	/** Of what is to be brought in: each plant, and the place that suits it. */
+	carried: readonly Carried[];
 }
 
 export const careId = (gardenId: string, work: string, placeId: string | null): string =>
@@ -65,12 +68,7 @@ export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks:
 		const way = wayIn(kind, batch.wayId);
 		if (!kind || !way) return [];
 		const placeKind = place.get(batch.placeId ?? '')?.kind ?? null;
-		return careOf(
-			{ batch, kind, way, placeKind, book, climate: w.garden.climate, sky: w.season.sky, marks },
-			rules,
-			day,
-			until
-		);
+		return careOf({ batch, kind, way, placeKind, book, climate: w.garden.climate, sky: w.season.sky, marks }, rules, day, until);
 	});
 }
 
@@ -164,7 +162,8 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 	});
 }
 
-type Blank = 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
+type Blank = 'carried' | 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
+const NONE: readonly Carried[] = [];
 /** A task with all its fields, written out: spreading some into each of thousands takes longer than working them out. */
 const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): RoundTask => ({
 	key: t.key,
@@ -186,7 +185,8 @@ const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): Roun
 	ifMissed: t.ifMissed ?? null,
 	every: t.every ?? null,
 	seen: t.seen ?? null,
-	log: t.log ?? 'page'
+	log: t.log ?? 'page',
+	carried: t.carried ?? NONE
 });
 
 const VERB: Record<string, string> = {
@@ -330,7 +330,8 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 		task({
 			key: t.key,
 			work: t.kind,
-			title: TRIGGER_TITLES[t.kind](t.count),
+			title: titleOf(t),
+			carried: t.kind === 'shelter' ? carriedOf(w, t.targets) : [],
 			from: t.from,
 			by: t.by,
 			late: t.by < day,

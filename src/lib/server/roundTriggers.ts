@@ -1,11 +1,13 @@
 /** Work that the weather asks for: what stands out, and what the nights, the heat and the rain say to it. */
 import { wayIn } from './context.js';
+import { holdsOf } from './holds.js';
 import { known, tasksFor } from './model.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import { asksFrom } from '$lib/core/round/marks.js';
@@ -21,32 +23,70 @@ const nights = (units: UnitChoice) => (c: number) => sayTemperature(c, units);
 
 export function outdoorsOf(w: RoundWorld): Outdoors[] {
 	const place = new Map(w.places.map((p) => [p.id, p]));
-	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '');
+	const resting = w.season.usual.standstills(w.model.today, w.model.today).length > 0;
+	/** In winter what has no place is somewhere, but nobody knows where: it is not called in. */
+	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '') && !(resting && !place.has(id ?? ''));
 	const planted = (id: string | null) => ['bed', 'hedge', 'slope', 'nursery_row'].includes(place.get(id ?? '')?.kind ?? '');
 	const thing = (kind: Kind) => ({ limitC: kind.winter.limit_c, hardyC: kind.hardiness_c.v, name: kind.common });
 	const found: Outdoors[] = [];
 	for (const b of w.batches) {
 		const kind = w.kinds.get(b.kindId);
 		if (!kind || b.status !== 'growing' || !out(b.placeId) || inHand(b) === 0) continue;
-		found.push({ id: b.id, what: 'batch', placeId: b.placeId, count: inHand(b), movable: !planted(b.placeId), ...thing(kind) });
+		const { name, count: vessels } = holdsOf(b, wayIn(kind, b.wayId));
+		const held = { count: inHand(b), vessels, tray: /tray/.test(name) };
+		found.push({ id: b.id, what: 'batch', placeId: b.placeId, ...held, movable: !planted(b.placeId), ...thing(kind) });
 	}
 	for (const s of w.stocks) {
 		const kind = w.kinds.get(s.kind_id);
 		if (!kind || s.gone_on || !out(s.place_id)) continue;
 		// Tender stock in a bed is lifted: it is carried in all the same.
-		found.push({ id: s.id, what: 'stock', placeId: s.place_id, count: s.count, movable: true, ...thing(kind) });
+		const held = { count: s.count, vessels: s.count, tray: false };
+		found.push({ id: s.id, what: 'stock', placeId: s.place_id, ...held, movable: true, ...thing(kind) });
 	}
 	return found;
+}
+
+export interface Carried {
+	id: string;
+	name: string;
+	/** Where it is best off of the places there are; null where none will do. */
+	to: string | null;
+}
+/** What is to be brought in, each plant with the place that suits its kind: a sill is not a dark garage. */
+export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] {
+	const open = w.places.filter((p) => !p.closed && SHELTERED.has(p.kind));
+	const batch = new Map(w.batches.map((b) => [b.id, b]));
+	const stock = new Map(w.stocks.map((s) => [s.id, s]));
+	return targets.flatMap((id): Carried[] => {
+		const b = batch.get(id);
+		const s = stock.get(id);
+		const kind = w.kinds.get(b?.kindId ?? s?.kind_id ?? '');
+		if (!kind) return [];
+		// Leafy cuttings cannot rest in the dark, whatever their parents do.
+		const light = b && b.unrooted > 0 ? new Set(['garage']) : new Set<string>();
+		const usable = kind.winter.shelters.filter((x) => !light.has(x.in)).sort((a, z) => z.chance - a.chance);
+		const to = usable.flatMap((x) => open.find((p) => p.kind === x.in) ?? [])[0] ?? null;
+		const form = w.model.formOf(b?.stockId ?? null) || s?.label || '';
+		const name = `${b ? `${b.code} ` : ''}${[withVariety(kind), form].filter(Boolean).join(', ')}`;
+		return [{ id, name, to: to?.id ?? null }];
+	});
 }
 
 /** Tender enough that this garden's winter would take it: what bears the winter stays out. */
 const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;
 
-export const TRIGGER_TITLES: Record<Trigger['kind'], (count: number, litres?: number) => string> = {
-	shelter: (n) => `Bring in ${n} pot${n === 1 ? '' : 's'}`,
-	cover: (n) => `Cover ${n} for the night`,
-	harden: (n) => `Harden off ${n}`,
-	heat: (n) => `Shade and mist ${n}`,
+const some = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+/** "Bring in 2 trays and 9 pots". */
+function bringing({ pots = 0, trays = 0 }: Pick<Trigger, 'pots' | 'trays'>): string {
+	const parts = [...(trays ? [some(trays, 'tray')] : []), ...(pots || !trays ? [some(pots, 'pot')] : [])];
+	return `Bring in ${parts.join(' and ')}`;
+}
+export const titleOf = (t: Trigger): string => (t.kind === 'shelter' ? bringing(t) : TRIGGER_TITLES[t.kind](t.count));
+
+const TRIGGER_TITLES: Record<Exclude<Trigger['kind'], 'shelter'>, (count: number) => string> = {
+	cover: (n) => `Cover ${n} plant${n === 1 ? '' : 's'} for the night`,
+	harden: (n) => `Harden off ${n} plant${n === 1 ? '' : 's'}`,
+	heat: (n) => `Shade and mist ${n} unrooted cutting${n === 1 ? '' : 's'}`,
 	'damp-days': () => 'Dull, damp days',
 	'rain-ahead': (n) => `Strike ${n} in place today`
 };
@@ -89,6 +129,8 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 				what: 'batch' as const,
 				placeId: b.placeId,
 				count: b.potted + b.rooted,
+				vessels: b.potted + b.rooted,
+				tray: false,
 				limitC: kind.winter.limit_c,
 				hardyC: kind.hardiness_c.v,
 				movable: true,

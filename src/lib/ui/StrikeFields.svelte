@@ -21,8 +21,8 @@
 <Stepper label="How many {pieces[1]} struck" name="struck" bind:value={struck} min={1} />
 {#if limits?.off && struck > 0}<p class="border-l-4 border-catkin px-3">{sayOffSeason(limits.off, struck, limits.chance)}</p>{/if}
 {#if limits && struck > limits.gives}<p class="border-l-4 border-catkin px-3">
-		{limits.gives === 0 ? 'The plant has nothing to give this way now' : `The plant can give about ${limits.gives} now`}: more than that
-		sets it back. What you take is counted all the same.
+		{limits.gives === 0 ? 'The plant has nothing to give this way now' : `The plant can give about ${limits.gives} now`}: more
+		than that sets it back. What you take is counted all the same.
 	</p>{/if}
 <SelectField
 	label="Where they stand"

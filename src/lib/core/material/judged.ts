@@ -9,7 +9,12 @@ export const MATERIAL = {
 	offWood: judged(0.5, 'times the odds of rooting', 'Wood that is not what the way asks for.', MEMORY),
 	section: judged(0.6, 'times the odds of rooting', 'A length from below the tip, where tips are taken by choice.', MEMORY),
 	onLeg: judged(0.7, 'times the odds of rooting', 'A piece that stands on bare stem below its only node.', MEMORY),
-	shortPower: judged(3, 'power of the length', 'How fast the odds fall with a length below the shortest that is taken by choice.', OWN),
+	shortPower: judged(
+		3,
+		'power of the length',
+		'How fast the odds fall with a length below the shortest that is taken by choice.',
+		OWN
+	),
 	shortest: judged(0.4, 'of the shortest length', 'Anything shorter cannot be set.', OWN),
 	tolerated: judged(0.9, 'of the shortest length', 'Nobody throws a piece out for a centimetre.', OWN),
 	longer: judged(1.25, 'of the longest length', 'Longer than usual holds more, and is cut where the node is.', OWN),

@@ -27,12 +27,7 @@ export const halvesIn = (tray: Tray, leafCm: number): { rows: number; inRow: num
 });
 
 /** Halves of so many leaves of a length; the midrib is cut out, so each leaf gives two. Lengths in cm, chance of a half to root. */
-export function leafHalves(
-	leaves: number,
-	leafCm: number,
-	tray: Tray,
-	chance: number
-): LeafYield {
+export function leafHalves(leaves: number, leafCm: number, tray: Tray, chance: number): LeafYield {
 	const { rows, inRow } = halvesIn(tray, leafCm);
 	const pieces = leaves * 2;
 	const perTray = rows * inRow;

@@ -46,7 +46,8 @@ function bestByTrying(s: Stem, r: CutRules): number {
 			const end = isTip ? s.lengthCm : Math.min(s.lengthCm, s.nodes[last]! + 0.7);
 			let start = Math.max(0, s.nodes[i]! - 0.4);
 			const far = (n > i + 1 ? s.nodes[i + 1]! : Infinity) - s.nodes[i]! + 1.1 > r.cm[1];
-			if (nodes === 1 && r.leg === true && end - start < r.cm[0]) start = Math.min(start, Math.max(s.nodes[i - 1]! + 0.7, end - r.usualCm));
+			if (nodes === 1 && r.leg === true && end - start < r.cm[0])
+				start = Math.min(start, Math.max(s.nodes[i - 1]! + 0.7, end - r.usualCm));
 			const onLeg = s.nodes[i]! - start > 0.8;
 			const least = onLeg && far ? 1 : r.leastNodes;
 			const cm = end - start;

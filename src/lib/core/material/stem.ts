@@ -257,7 +257,8 @@ function whyNot(s: Stem, r: CutRules, start: number, end: number): string {
 	const soft = 'soft top: it would wilt';
 	if (!r.wood.includes('soft') && woodAt(s, end - 1e-6) === 'soft') return soft;
 	if (!s.nodes.some((at) => at > start && at < end)) return 'bare stem between two nodes';
-	if (!woodBears(r, wood)) return wood === 'soft' ? soft : wood === 'woody' ? 'old wood: it hardly roots' : 'too firm for this way';
+	if (!woodBears(r, wood))
+		return wood === 'soft' ? soft : wood === 'woody' ? 'old wood: it hardly roots' : 'too firm for this way';
 	return r.tip === 'only' ? 'this way takes the tip alone' : 'too short for a piece';
 }
 

@@ -7,7 +7,10 @@ import { allKinds, book, kind } from '../../../testing/handbook.js';
 import { fill, holding, piecesIn, rootingIn, standsIn } from './index.js';
 
 const pot = (id: string) => book.containers.get(id)!;
-const rods = cutOf(book.ways.get('hardwood')!, kind('dogwood').ways.find((w) => w.way === 'hardwood')!);
+const rods = cutOf(
+	book.ways.get('hardwood')!,
+	kind('dogwood').ways.find((w) => w.way === 'hardwood')!
+);
 
 describe('pieces to a container', () => {
 	it('a dozen rods in one deep pot are one pot', () => {
@@ -15,7 +18,10 @@ describe('pieces to a container', () => {
 		expect(piecesIn(pot('pot-4l'), rods, 'potted')).toBe(1);
 	});
 	it('several cuttings stand round the rim of a pot while they root, one in each from then on', () => {
-		const soft = cutOf(book.ways.get('soft-tip')!, kind('coleus').ways.find((w) => w.way === 'soft-tip')!);
+		const soft = cutOf(
+			book.ways.get('soft-tip')!,
+			kind('coleus').ways.find((w) => w.way === 'soft-tip')!
+		);
 		expect(piecesIn(pot('pot-9'), soft, 'rooted')).toBeGreaterThanOrEqual(3);
 		expect(piecesIn(pot('pot-13'), soft, 'rooted')).toBeGreaterThan(piecesIn(pot('pot-9'), soft, 'rooted'));
 		expect(piecesIn(pot('pot-9'), soft, 'potted')).toBe(1);

@@ -36,11 +36,7 @@ export const apartIn = (cut: Pick<Cut, 'draws' | 'spread_cm'>): number =>
 	cut.draws === 'rod' ? MIX.rodsApart.value : cut.spread_cm;
 
 /** Pieces that one vessel takes while they root. */
-export function rootingIn(
-	vessel: Vessel,
-	how: Container['how'],
-	cut: Setting
-): number {
+export function rootingIn(vessel: Vessel, how: Container['how'], cut: Setting): number {
 	if (vessel.shape === 'tray' && cut.draws === 'leaf' && cut.halve && cut.cm) {
 		const { rows, inRow } = halvesIn(vessel, cut.cm[1]);
 		return Math.max(1, rows * inRow);

@@ -70,14 +70,15 @@ export function flushesFor(pieces: number, f: FlushesOf): Flush[] | null {
 	return null;
 }
 
-/** The most the stock can give by the last day, asked each time that it has regrown. */
-export function mostBy(f: FlushesOf): Flush[] {
+/** The most the stock can give by the last day, asked each time that it has regrown; `enough` at most. */
+export function mostBy(f: FlushesOf, enough = Infinity): Flush[] {
 	let most: Flush[] = [];
 	for (let count = 1; count <= mostTimes(f); count++) {
 		const days = daysOf(count, f);
 		if (!days) break;
-		const flushes = takeOn(days, Infinity, f);
+		const flushes = takeOn(days, enough, f);
 		if (piecesOf(flushes) > piecesOf(most)) most = flushes;
+		if (piecesOf(most) >= enough) break;
 	}
 	return most;
 }

@@ -46,4 +46,10 @@ export function sayFate(alive: number, count: number): string {
 
 /** A word for a list. */
 export const fateWord = (alive: number): string =>
-	alive < 0.05 ? 'killed by frost, by all odds' : alive < 0.4 ? 'probably killed by frost' : alive < 0.8 ? 'perhaps killed by frost' : 'frost to be looked for';
+	alive < 0.05
+		? 'killed by frost, by all odds'
+		: alive < 0.4
+			? 'probably killed by frost'
+			: alive < 0.8
+				? 'perhaps killed by frost'
+				: 'frost to be looked for';

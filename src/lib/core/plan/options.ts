@@ -141,7 +141,7 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 		const usual = walkFrom(s, on);
 		if (!usual) continue;
 		const flushes = flushesBy(s, on);
-		considerDate(s, result, candidates, fallbacks, { on, usual, flushes, most: mostBy(flushes), window });
+		considerDate(s, result, candidates, fallbacks, { on, usual, flushes, most: mostBy(flushes, s.most), window });
 	}
 	settle(s, result, candidates);
 	if (!result.best) {
@@ -172,7 +172,7 @@ function earliestOf(s: Search): WayOutlook['earliest'] {
 	let tried = 0;
 	for (const { on } of datesOf(s)) {
 		const flushes = flushesBy(s, on);
-		const offer = walkFrom(s, on) && earliestFrom(s, on, flushes, piecesOf(mostBy(flushes)));
+		const offer = walkFrom(s, on) && earliestFrom(s, on, flushes, piecesOf(mostBy(flushes, s.most)));
 		if (!offer) continue;
 		if (holds(s, offer)) return { on, strike: offer.strike, ready: offer.ready };
 		if (++tried >= MOST_OFFERED) return null;
@@ -209,20 +209,14 @@ interface Candidate {
 }
 
 /** One date: how many it takes, whether they are to be had, and the most that could be had otherwise. */
-function considerDate(
-	s: Search,
-	result: WayOutlook,
-	candidates: Candidate[],
-	fallbacks: Fallback[],
-	d: DateFacts
-): void {
+function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], fallbacks: Fallback[], d: DateFacts): void {
 	const { r, way } = s;
 	const p = plannedBatch(r, way, d.on, 1, r.due);
 	const table = tableOf(s, p);
 	const strike = smallestReaching(table, r.confidence);
 	const stockMost = piecesOf(d.most);
 	result.curve.push({ on: d.on, strike, canGive: stockMost, inTime: p.inTime });
-	if (stockMost > 0 && p.inTime > 0) considerFallback(s, d, p, table[Math.min(stockMost, s.most)]!, fallbacks);
+	if (stockMost > 0 && p.inTime > 0) considerFallback(s, d, p, table[stockMost]!, fallbacks);
 	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
 	if (strike === null || flushes === null) return;
 	result.lastSafe = d.on;
@@ -332,12 +326,26 @@ function settle(s: Search, result: WayOutlook, candidates: Candidate[]): void {
 /** The option as the want will reckon it once it is planned: every strike a batch of its own, beside what grows already. */
 function optionOf(s: Search, c: Candidate): PlanOption | null {
 	const { r, way } = s;
+	const oddsOf = (flushes: readonly Flush[]) =>
+		wantOdds(r.target, r.others, [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))]);
+	const flushesOf = (pieces: number) => flushesFor(pieces, flushesBy(s, c.on));
 	let strike = Math.max(1, c.strike);
 	let flushes: Flush[] | null = c.flushes;
 	for (let step = 0; step < MOST_STEPS && flushes !== null; step++) {
-		const batches = [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))];
-		const odds = wantOdds(r.target, r.others, batches);
+		let odds = oddsOf(flushes);
 		if (odds.probability >= r.confidence - 1e-9) {
+			// The table has them all struck on the last day. Those of earlier goes have more time, so fewer may do.
+			for (let least = 0, i = 0; flushes.length > 1 && i < MOST_STEPS; i++) {
+				const fewer = Math.ceil((least + strike) / 2);
+				if (fewer >= strike) break;
+				const taken = flushesOf(fewer);
+				const told = taken && oddsOf(taken);
+				if (told && told.probability >= r.confidence - 1e-9) {
+					odds = told;
+					flushes = taken;
+					strike = fewer;
+				} else least = fewer;
+			}
 			const effort = effortOf({ walk: c.usual, odds: s.odds, struck: strike, way: s.way, book: r.book });
 			return {
 				wayId: way.id,
@@ -359,7 +367,7 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 			};
 		}
 		strike += Math.max(1, Math.ceil(strike * 0.04));
-		flushes = flushesFor(strike, { last: c.on, open: s.open, stock: r.stock, gives: way.gives, takings: r.takings });
+		flushes = flushesOf(strike);
 	}
 	return null;
 }

@@ -10,6 +10,7 @@ import { nextStandstill } from '../season/growth.js';
 import { standsIn } from '../mix/stands.js';
 import type { Book } from '../mix/stands.js';
 import { ROOFED } from '../places.js';
+import { ROUND } from './judged.js';
 import { asksFrom } from './marks.js';
 import type { Marks } from './marks.js';
 import type { SkyOf } from './sky.js';
@@ -41,7 +42,6 @@ export interface CareSetting {
 	marks: Marks;
 }
 
-
 const stateOf = (b: Batch): 'unrooted' | 'rooted' | 'potted' =>
 	b.unrooted > 0 ? 'unrooted' : b.rooted > 0 ? 'rooted' : 'potted';
 
@@ -69,6 +69,25 @@ function applies(rule: CareRule, s: CareSetting, cover: string, container: Conta
 	return true;
 }
 
+/** Trays of fine mix are wetted from below: a can washes pieces out. */
+const FROM_BELOW: ReadonlySet<string> = new Set(['tray', 'cells']);
+/** Covered leaf pieces want no water for a month. Common practice, no source. */
+const UNDER_COVER = 30;
+
+/** Frozen through: nothing soaks in, and a wet pot bursts. */
+function frozenOn(day: DayNumber, sky: SkyOf): boolean {
+	const means = [0, 1, 2].map((n) => (sky.on(day - n).low + sky.on(day - n).high) / 2);
+	return means.reduce((a, b) => a + b, 0) / means.length < FROZEN_BELOW;
+}
+const FROZEN_BELOW = ROUND.thaw.value;
+
+/** The first day from which a pot that is dry can take water; null if it stays frozen as far as one looks. */
+function thawedFrom(dry: DayNumber, day: DayNumber, until: DayNumber, p: PotOfWater, sky: SkyOf): DayNumber | null {
+	if (p.indoors) return dry;
+	for (let on = Math.max(dry, day); on <= until; on++) if (!frozenOn(on, sky)) return on === Math.max(dry, day) ? dry : on;
+	return dry > until ? dry : null;
+}
+
 /** All care that a batch asks for from `day` to `until`, next of each kind only. */
 export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumber, until: DayNumber): CareDue[] {
 	const { batch, sky } = s;
@@ -78,9 +97,19 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 	const cover = batch.treatment.cover || (stateOf(batch) === 'unrooted' ? s.way.cover : 'none');
 	const begun = since(batch);
 	const due: CareDue[] = [];
-	const add = (care: string, on: DayNumber, every: number | null, minutes: number, litres: number, why: string) => {
+	const add = (care: string, on: DayNumber, every: number | null, minutes: number, litres: number, why: string, how = '') => {
 		if (on <= until)
-			due.push({ care, batchId: batch.id, placeId: batch.placeId, due: on, every, containers: count, minutes, litres, why });
+			due.push({
+				care,
+				batchId: batch.id,
+				placeId: batch.placeId,
+				due: on,
+				every,
+				containers: count,
+				minutes,
+				litres,
+				why: why + how
+			});
 	};
 	for (const rule of rules) {
 		if (!applies(rule, s, cover, container, day)) continue;
@@ -105,7 +134,9 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 	if (water) {
 		const mark = s.marks('water', batch.id);
 		const filled = Math.max(begun, mark?.done ?? -Infinity);
-		const dry = dryOn(water, filled, sky);
+		const dried = dryOn(water, filled, sky);
+		const leaves = s.way.way === 'leaf' && water.covered ? begun + UNDER_COVER : -Infinity;
+		const dry = dried === null ? null : thawedFrom(Math.max(dried, leaves), day, until, water, sky);
 		const next = dry === null ? null : dryOn(water, dry, sky);
 		if (dry !== null)
 			add(
@@ -116,7 +147,10 @@ export function careOf(s: CareSetting, rules: readonly CareRule[], day: DayNumbe
 				litresFor(water, count),
 				water.indoors
 					? 'By now the top should have dried: feel it first.'
-					: 'By the weather since it was last watered the top has dried: feel it first.'
+					: 'By the weather since it was last watered the top has dried: feel it first.',
+				container && FROM_BELOW.has(container.vessel?.shape ?? '')
+					? ' From below: stand it in a dish with 1 to 2 L until the top is dark.'
+					: ''
 			);
 	}
 	return due;

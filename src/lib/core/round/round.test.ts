@@ -7,7 +7,7 @@ import { dayInYear, dayNumber } from '../dates.js';
 import { careRuleSchema } from '../handbook/schema.js';
 import type { CareRule, Kind, WayProfile } from '../handbook/schema.js';
 import { emptyBatch } from '../../../testing/batches.js';
-import { book } from '../../../testing/handbook.js';
+import { book, kind as kindOf } from '../../../testing/handbook.js';
 import { climateOfRecord, madeRecord } from '../season/index.js';
 import type { Forecast } from '../season/index.js';
 import { north } from '../../../testing/climates.js';
@@ -170,6 +170,46 @@ describe('care', () => {
 		const ended = { ...emptyBatch({ id: 'b', struckOn: '2026-09-01', struck: 2, unrooted: 0 }), lost: 2 };
 		expect(careOf(setting({ batch: ended }), [change], TODAY, TODAY + 30)).toEqual([]);
 	});
+	it('nothing is watered in frozen pots outdoors; when it thaws they are asked for (common practice, no source)', () => {
+		const potted = { ...emptyBatch({ id: 'b', struckOn: '2026-09-01', struck: 6, potted: 6, placeId: 'p1' }) };
+		const sky = (mean: (day: number) => number): SkyOf => ({
+			...calm,
+			today: dayNumber('2027-01-20'),
+			on: (day) => ({ low: mean(day) - 3, high: mean(day) + 3, rain: 0, from: 'observed' }),
+			et0: () => 2
+		});
+		const waters = (mean: (day: number) => number, placeKind = 'bench') => {
+			const day = dayNumber('2027-01-20');
+			return careOf(setting({ batch: potted, way: soft, placeKind, sky: sky(mean) }), [], day, day + 6).filter(
+				(d) => d.care === 'water'
+			);
+		};
+		expect(waters(() => 6)).toHaveLength(1);
+		expect(waters(() => -5)).toEqual([]);
+		// Indoors the frost outside is nothing to them.
+		expect(waters(() => -5, 'sill')).toHaveLength(1);
+		const thaw = dayNumber('2027-01-22');
+		expect(waters((day) => (day < thaw ? -5 : 9))[0]!.due).toBeGreaterThanOrEqual(thaw);
+	});
+	it('covered leaf pieces want no water for a month, and trays are wetted from below (common practice, no source)', () => {
+		const way = kindOf('streptocarpus').ways.find((w) => w.way === 'leaf')!;
+		const batch = emptyBatch({ id: 'b', struckOn: '2026-09-01', struck: 12, unrooted: 12, placeId: 'p1' });
+		const due = careOf(
+			setting({ batch: { ...batch, treatment: { ...batch.treatment, cover: 'dome' } }, way }),
+			[],
+			TODAY,
+			TODAY + 90
+		);
+		const water = due.find((d) => d.care === 'water');
+		if (water) expect(water.due).toBeGreaterThanOrEqual(dayNumber('2026-10-01'));
+		const open = careOf(
+			setting({ batch: { ...batch, treatment: { ...batch.treatment, cover: 'none' } }, way }),
+			[],
+			TODAY,
+			TODAY + 30
+		);
+		expect(open.find((d) => d.care === 'water')!.why).toContain('From below');
+	});
 	it('twelve jars on a sill are one task', () => {
 		const dues = Array.from({ length: 12 }, (_, i) =>
 			careOf(setting({ batch: { ...setting({}).batch, id: `b${i}` } }), [change], TODAY, TODAY + 6)
@@ -187,6 +227,8 @@ const out = (over: Partial<Outdoors> = {}): Outdoors => ({
 	what: 'stock',
 	placeId: 'terrace',
 	count: 9,
+	vessels: 9,
+	tray: false,
 	limitC: 7,
 	hardyC: 4,
 	movable: true,

@@ -16,7 +16,11 @@ export interface Outdoors {
 	id: string;
 	what: 'batch' | 'stock';
 	placeId: string | null;
+	/** Plants or pieces. */
 	count: number;
+	/** What they are carried in, and how many of it. */
+	vessels: number;
+	tray: boolean;
 	/** Nights it still bears, °C, and the winter it bears in the ground. */
 	limitC: number;
 	hardyC: number;
@@ -35,6 +39,9 @@ export interface Trigger {
 	placeId: string | null;
 	targets: string[];
 	count: number;
+	/** Of what is carried: pots, and trays. */
+	pots?: number;
+	trays?: number;
 	minutes: number;
 	say: string;
 	/** What it costs to act and not have needed to; and not to act and need it. */
@@ -100,6 +107,8 @@ export function bringIn(
 		const chance = Math.max(...list.map((g) => g.chance));
 		const limit = Math.max(...list.map((g) => g.thing.limitC));
 		const count = list.reduce((s, g) => s + g.thing.count, 0);
+		const carried = (tray: boolean) => list.reduce((s, g) => (g.thing.tray === tray ? s + g.thing.vessels : s), 0);
+		const [pots, trays] = [carried(false), carried(true)];
 		const lost = list.reduce((s, g) => s + g.thing.count * g.chance, 0);
 		const names = [...new Set(list.map((g) => g.thing.name))];
 		const told = sky.lastTold !== null && by <= sky.lastTold;
@@ -117,7 +126,9 @@ export function bringIn(
 			placeId,
 			targets: list.map((g) => g.thing.id),
 			count,
-			minutes: 3 + MINUTES_A_POT * count,
+			pots,
+			trays,
+			minutes: 3 + MINUTES_A_POT * (pots + trays),
 			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: ${sayThat(chance, `a night falls to ${sayNight(limit)} within the week`)}${told ? ', by the forecast' : ', going by other years'}.${ease}`,
 			ifNeedless: 'a week or two of less light, and the carrying',
 			ifMissed: `about ${plants(Math.max(1, Math.round(lost)))} set back or lost`

@@ -37,7 +37,12 @@ export const SEASON = {
 		'Freezes the top of bare soil so that a spade’s blade no longer enters.',
 		MEMORY
 	),
-	longFrozen: judged(45, 'days', 'Ground that is frozen for longer shuts the windows of what digs; a shorter frost is waited out.', OWN),
+	longFrozen: judged(
+		45,
+		'days',
+		'Ground that is frozen for longer shuts the windows of what digs; a shorter frost is waited out.',
+		OWN
+	),
 	dressing: judged(
 		1.2,
 		'°C',

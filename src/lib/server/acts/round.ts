@@ -103,10 +103,13 @@ export async function counted(asked: Asked): Promise<Made | Refusing> {
 /** All that a trigger touches is carried to one place, as one act. */
 export async function broughtIn(asked: Asked): Promise<Made | Refusing> {
 	const { garden, f, frame } = asked;
-	const to = f.text('to');
-	if (!isId(to)) return refused({ code: 'place.unknown', sentence: 'Say where they go.', path: 'to' });
+	const all = f.text('to');
 	const work = await workOf(asked);
 	if (!work) return refused(OTHERS, 409);
+	/** Each to its own place; where none is said for it, where all go. */
+	const placeOf = (id: string) => f.text(`to_${id}`) || all;
+	if (!work.targets.every((id) => isId(placeOf(id))))
+		return refused({ code: 'place.unknown', sentence: 'Say where they go.', path: 'to' });
 	const standing = await guarded(() => state.whatStands(database(), garden.id, work.targets));
 	// The client's id is the first act's; the rest follow from it, so that sent twice it is still once. Only where
 	// it stands is written: what another corrects of it meanwhile stays.
@@ -120,7 +123,7 @@ export async function broughtIn(asked: Asked): Promise<Made | Refusing> {
 				on: garden.today,
 				kind,
 				subjectId: id,
-				data: { place_id: to }
+				data: { place_id: placeOf(id) }
 			};
 		});
 	if (acts.length === 0) return refused({ code: 'round.nothing', sentence: 'There is nothing left to bring in.' });

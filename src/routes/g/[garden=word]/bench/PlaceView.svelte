@@ -41,9 +41,15 @@
 							<span class="font-semibold">{b.kindName}{b.form ? `, ${b.form}` : ''}</span></span
 						>
 						<span class="note block first-letter:uppercase"
-							>{b.holds.open ? `${b.holds.count} in the ${b.holds.name.replace(/^the /, '')}` : `${b.holds.count} × ${b.holds.name}`} · {b.trouble ? b.trouble.word : b.rooting ? b.rooting.word : b.potted > 0 ? 'potted' : 'rooted'}{asks(b)
-								? ' · asks for you now'
-								: ''}</span
+							>{b.holds.open
+								? `${b.holds.count} in the ${b.holds.name.replace(/^the /, '')}`
+								: `${b.holds.count} × ${b.holds.name}`} · {b.trouble
+								? b.trouble.word
+								: b.rooting
+									? b.rooting.word
+									: b.potted > 0
+										? 'potted'
+										: 'rooted'}{asks(b) ? ' · asks for you now' : ''}</span
 						>
 					</a>
 				</li>

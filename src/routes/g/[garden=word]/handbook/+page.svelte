@@ -23,8 +23,8 @@
 <h1>How it is done, and when, here</h1>
 <p class="mt-2"><a class="act" href="{base}/handbook/own">Add a kind of your own</a></p>
 <p class="mt-2 text-faded">
-	{data.inBook} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have
-	it open. <a href="{base}/handbook/sources">What the figures rest on</a>.
+	{data.inBook} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have it open.
+	<a href="{base}/handbook/sources">What the figures rest on</a>.
 </p>
 <form
 	oninput={find}
@@ -38,14 +38,9 @@
 		<Field label="Find a kind or a way" name="q" type="search" maxlength={80} value={asked} />
 	</div>
 	<div class="flex min-h-12 items-center gap-2">
-		<input
-			id={uid}
-			type="checkbox"
-			name="open"
-			value="1"
-			checked={data.openOnly}
-			class="h-6 w-6 border-ink text-bottle"
-		/><label for={uid}>Only what can be done {data.isToday ? 'now' : 'then'}</label>
+		<input id={uid} type="checkbox" name="open" value="1" checked={data.openOnly} class="h-6 w-6 border-ink text-bottle" /><label
+			for={uid}>Only what can be done {data.isToday ? 'now' : 'then'}</label
+		>
 	</div>
 </form>
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">

@@ -111,12 +111,22 @@
 			{#if shelters.length}
 				<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false} ondone={() => (open = null)}>
 					{@render work()}
-					<SelectField
-						label="Where to"
-						name="to"
-						value={shelters[0]!.id}
-						items={shelters.map((s) => ({ value: s.id, name: s.name }))}
-					/>
+					{#each task.carried as c (c.id)}
+						<SelectField
+							label={c.name}
+							name="to_{c.id}"
+							value={c.to ?? shelters[0]!.id}
+							hint={c.to ? '' : 'None of your places suits it well.'}
+							items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+						/>
+					{:else}
+						<SelectField
+							label="Where to"
+							name="to"
+							value={shelters[0]!.id}
+							items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+						/>
+					{/each}
 				</EntryForm>
 			{:else}
 				<p>There is no sheltered place yet: <a class="underline" href="{base}/settings">add a sill, shelf or garage</a>.</p>

@@ -150,7 +150,9 @@
 				</p>
 				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
 			{/if}
-			{#if b.trouble && data.isToday}<p class="mt-3 max-w-prose border-l-4 border-madder px-3 text-lg">{b.trouble.sentence}</p>{/if}
+			{#if b.trouble && data.isToday}<p class="mt-3 max-w-prose border-l-4 border-madder px-3 text-lg">
+					{b.trouble.sentence}
+				</p>{/if}
 			{#if b.rooting && data.isToday && b.struckOn}
 				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} known={rootedNow} />
 			{/if}

@@ -22,7 +22,8 @@
 	const tooLate = $derived(p?.plan !== null && p?.plan !== undefined && feasible.length === 0);
 	const instead = $derived.by(() => {
 		if (!tooLate || !p?.plan) return null;
-		const worth = (w: (typeof ways)[number]) => (w.fallback!.probability >= 0.02 ? 1 : 0) * w.fallback!.probability * 1e6 + w.fallback!.usually;
+		const worth = (w: (typeof ways)[number]) =>
+			(w.fallback!.probability >= 0.02 ? 1 : 0) * w.fallback!.probability * 1e6 + w.fallback!.usually;
 		const ways = p.plan.ways;
 		const most = ways.filter((w) => w.fallback).sort((a, b) => worth(b) - worth(a))[0];
 		const soonest = [...p.plan.ways].filter((w) => w.earliest).sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
@@ -184,7 +185,8 @@
 				<ul class="mt-2 list-disc pl-5">
 					{#if instead.most?.fallback}
 						<li>
-							The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback.usually < 1
+							The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback
+								.usually < 1
 								? 'but don’t count on any'
 								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayOdds(instead.most.fallback.probability)} you get all ${p.target}`}.
 						</li>
@@ -358,11 +360,7 @@
 									>
 										<input type="hidden" name="way_id" value={w.wayId} />
 										<input type="hidden" name="stock_id" value={p.stockId} />
-										<input
-											type="hidden"
-											name="flushes"
-											value={JSON.stringify(w.fallback.flushes)}
-										/>
+										<input type="hidden" name="flushes" value={JSON.stringify(w.fallback.flushes)} />
 									</EntryForm>
 								</div>
 							{/if}

@@ -142,8 +142,8 @@
 
 {#if !rules.sliver}
 	<label class="mt-4 flex min-h-11 items-center gap-3"
-		><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={cutOff} /> Already cut off: nothing of it need stay on the
-		plant</label
+		><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={cutOff} /> Already cut off: nothing of it need stay
+		on the plant</label
 	>
 {/if}
 {#each plans as p, i (i)}
@@ -168,7 +168,9 @@
 				</div>
 			</div>
 			<p class="note">
-				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {keeps > 0 ? `${say(p.plan.leftCm)} stay on the plant.` : ''}
+				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {keeps > 0
+					? `${say(p.plan.leftCm)} stay on the plant.`
+					: ''}
 			</p>
 			{#if p.plan.pieces.length === 0}
 				<p class="mt-2 max-w-prose">
@@ -183,9 +185,9 @@
 					{#each p.plan.pieces as piece, k (k)}<li class="flex justify-between border-b border-rule py-1">
 							<span
 								><strong>{k + 1}</strong>
-								{say(piece.end - piece.start)}, {piece.nodes ? count(piece.nodes, 'node', 'nodes') : 'with its sliver'}{piece.isTip
-									? ', with the tip'
-									: ''}{piece.onLeg ? ', on bare stem' : ''}</span
+								{say(piece.end - piece.start)}, {piece.nodes
+									? count(piece.nodes, 'node', 'nodes')
+									: 'with its sliver'}{piece.isTip ? ', with the tip' : ''}{piece.onLeg ? ', on bare stem' : ''}</span
 							>
 							<span class="text-faded">{sayGrade(piece)} · {sayShare(piece.chance)} root</span>
 						</li>{/each}
