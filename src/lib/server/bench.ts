@@ -1,4 +1,5 @@
 /** Batches as the bench shows them: what they are, what they will come to, what is next. */
+import { wayLabel } from './windows.js';
 import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
@@ -102,7 +103,7 @@ export async function batchViews(
 			...b,
 			kindName: kind ? withVariety(kind) : b.kindId,
 			form: m.formOf(b.stockId),
-			wayName: way?.name ?? b.wayId,
+			wayName: kind && profile ? wayLabel(kind, profile) : b.wayId,
 			pieceWord: way?.piece ?? ['piece', 'pieces'],
 			placeName: place?.name ?? '',
 			inHand: inHand(b),

@@ -1,4 +1,5 @@
 /** A kind and way as the cut guide shows them: drawing, steps, the sides of its schools. */
+import { wayLabel } from './windows.js';
 import { error } from '@sveltejs/kit';
 import { kindsOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
@@ -24,7 +25,7 @@ export async function guideOf(garden: Garden, kindId: string, wayId: string, ask
 	const stemlike = ['stem', 'rod', 'basal'].includes(cut.draws);
 	return {
 		kind: { id: kind.id, common: kind.common, botanical: botanicalName(kind) },
-		way: { id: wayId, name: way.name, piece: way.piece },
+		way: { id: wayId, name: wayLabel(kind, profile), piece: way.piece },
 		drawing: drawGuide(cut, choice, length),
 		steps: stepsOf(way, profile, kind.hazards, cut, choice, length, range),
 		protection: kind.protection.status === 'free' ? '' : kind.protection.say,

@@ -1,4 +1,5 @@
 /** What is to be prepared: for one kind and way, for a batch, or for all that is planned in a span of days. */
+import { wayLabel } from './windows.js';
 import { kindsOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
@@ -98,7 +99,7 @@ export async function preparing(garden: Garden, wanted: readonly Wanted[]) {
 			{
 				...w,
 				kindName: kind.common,
-				wayName: way.name,
+				wayName: wayLabel(kind, profile),
 				piece: way.piece,
 				medium: w.medium ?? profile.medium,
 				read: filling.mix !== null,

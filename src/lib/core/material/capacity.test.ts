@@ -1,7 +1,7 @@
 /** What stock gives, how it grows back, and whether it may be multiplied. */
 import { describe, expect, it } from 'vitest';
 import { canGive, fullYield, mayMultiply, recoversOn, takingOf } from './index.js';
-import { flushesFor, mostBy } from '../plan/index.js';
+import { flushesFor, mostBy, piecesOf } from '../plan/index.js';
 
 describe('what stock gives', () => {
 	const gives = {
@@ -65,7 +65,8 @@ describe('what stock gives', () => {
 			{ on: 1000, pieces: 12 }
 		]);
 		expect(flushesFor(60, f(900))).toBeNull();
-		expect(mostBy(f(800))).toBe(96);
+		expect(piecesOf(mostBy(f(800)))).toBe(96);
+		expect(piecesOf(mostBy(f(800), 70))).toBe(70);
 	});
 
 	it('is not multiplied while protected, but may be with leave or once the term is over', () => {

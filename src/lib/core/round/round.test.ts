@@ -227,7 +227,7 @@ const out = (over: Partial<Outdoors> = {}): Outdoors => ({
 	what: 'stock',
 	placeId: 'terrace',
 	count: 9,
-	vessels: 9,
+	vessels: over.count ?? 9,
 	tray: false,
 	limitC: 7,
 	hardyC: 4,

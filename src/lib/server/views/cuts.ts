@@ -1,3 +1,4 @@
+import { wayLabel } from '../windows.js';
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { kindsOf } from '../context.js';
@@ -52,7 +53,7 @@ export async function cutsView({ params }: Ask<'stock'>) {
 			return {
 				id: w.id,
 				wayId: w.way,
-				name: way.name,
+				name: wayLabel(kind, w),
 				piece: way.piece,
 				cut: cutOf(way, w),
 				tray: trayOf(w),

@@ -3,7 +3,7 @@ import { error } from '@sveltejs/kit';
 import { kindsOf, viewedDay } from '../context.js';
 import { recordOf } from '../record.js';
 import { seasonOf } from '../season.js';
-import { STEP, stripWindows, windowView } from '../windows.js';
+import { STEP, stripWindows, wayLabel, windowView } from '../windows.js';
 import { handbook } from '../handbook.js';
 import { gardenOr404 } from '../forms.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
@@ -39,7 +39,7 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 		const seen = record.of(kind.id, w.id);
 		return {
 			id: w.id,
-			name: way.name,
+			name: wayLabel(kind, w),
 			how: w.how ?? way.how,
 			cautions: way.cautions,
 			signs: way.signs,

@@ -8,7 +8,7 @@ import { planWant, wantViews } from '../wants.js';
 import { seasonOf } from '../season.js';
 import { database } from '../db.js';
 import { entriesOf } from '../store/entries.js';
-import { stripWindows } from '../windows.js';
+import { stripWindows, wayLabel } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { sayTemperature } from '$lib/core/units/index.js';
@@ -60,7 +60,7 @@ export async function wantView({ params, query }: Ask<'want'>) {
 						...w,
 						stageWeight: hinge && (profile.stages.find((x) => x.to === hinge.stage)?.weight ?? null),
 						hinge: hinge && { ...hinge, source: handbook().sources.get(hinge.src)?.name ?? hinge.src },
-						name: way.name,
+						name: wayLabel(kind, profile),
 						pieces: way.piece,
 						window: sayRule(profile.window),
 						piece: profile.piece,
