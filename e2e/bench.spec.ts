@@ -102,10 +102,10 @@ test('what to fill, mix and buy follows the number, the shelf and the vessel', a
 	await expect(row).toContainText('nothing');
 	// Parts of one's own; nothing to nothing makes no mix.
 	await page.getByLabel('Mix, in parts').fill('0 multi-purpose : 0 perlite');
-	await page.getByRole('button', { name: 'Reckon' }).click();
+	await page.getByRole('button', { name: 'Work it out' }).click();
 	await expect(page.getByText('Nothing to nothing makes no mix')).toBeVisible();
 	await page.getByLabel('Mix, in parts').fill('3 multi-purpose : 1 sharp grit');
-	await page.getByRole('button', { name: 'Reckon' }).click();
+	await page.getByRole('button', { name: 'Work it out' }).click();
 	await expect(page.getByRole('row', { name: /multi-purpose/ })).toBeVisible();
 	await expect(page.getByRole('row', { name: /grit/ })).toBeVisible();
 	// Water never makes it stronger.

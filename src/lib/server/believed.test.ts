@@ -209,8 +209,8 @@ describe('frost', () => {
 		const id = uuidv7();
 		await log('2026-09-05', strike(id, 'marguerite', 'soft-tip', 20, '2026-08-10', bench));
 		await log('2026-12-05', act('batch.wintered', id, { alive: 18 }, { on: '2026-12-05' }));
-		const { k } = await on('2026-12-06', id);
-		await nights(bench, { '2026-12-06': k.kind.hardiness_c.v + 5 });
+		// A daisy that bears −2 °C in the ground bears −1 °C in a pot.
+		await nights(bench, { '2026-12-06': -1 });
 		const after = await on('2026-12-07', id);
 		expect(after.k.frost!.alive).toBeCloseTo(0.5, 6);
 		expect(after.f.pmf[0]).toBeGreaterThan(0.5 - 1e-9);

@@ -66,13 +66,15 @@ export interface Model {
 	state: string;
 	/** Mean temperature of a day at a place. */
 	means: ReturnType<typeof meansOf>;
+	/** Last day on which one of the living batches was struck from a stock plant. */
+	struckFrom: ReadonlyMap<string, DayNumber>;
 	/** Lowest of a day that has been at a place; null where nobody knows. */
 	lows: ReturnType<typeof lowsOf>;
 }
 
 export async function modelOf(garden: Garden): Promise<Model> {
 	const db = database();
-	const [kinds, { places, stocks }, season, readings, record] = await Promise.all([
+	const [kinds, { places, stocks, living }, season, readings, record] = await Promise.all([
 		kindsOf(garden),
 		snapshotOf(garden.id),
 		seasonOf(garden),
@@ -91,8 +93,16 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		record,
 		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
 		means: meansOf(places, readings, season.sky),
-		lows: lowsOf(places, readings, season.sky)
+		lows: lowsOf(places, readings, season.sky),
+		struckFrom: lastStruck(living)
 	};
+}
+
+function lastStruck(living: readonly Batch[]): Map<string, DayNumber> {
+	const last = new Map<string, DayNumber>();
+	for (const b of living)
+		if (b.stockId && b.struckOn) last.set(b.stockId, Math.max(last.get(b.stockId) ?? -Infinity, dayNumber(b.struckOn)));
+	return last;
 }
 
 /** Names all that a screen of a garden is worked out from, but for what it is asked: another after every entry. */
@@ -177,13 +187,14 @@ function frostOn(m: Model, kind: Kind, b: Batch, standing: Standing): FrostSeen 
 	return frostSeen(kind, nightsAt(m, at, Math.max(aliveOn(standing), m.today - MOST_NIGHTS)), lowSaid(m));
 }
 
-/** The same for a stock plant, since it was last looked over. */
+/** The same for a stock plant, since it was last looked over or something was taken from it: nobody cuts from the dead. */
 export function frostOnStock(m: Model, s: state.StockRow): FrostSeen | null {
 	const kind = m.kinds.get(s.kind_id);
 	if (!kind || s.gone_on) return null;
 	const stays = s.stays.map(({ from, placeId }) => ({ from: dayNumber(from), placeId }));
 	const at = (day: DayNumber) => (stays.findLast((x) => x.from <= day) ?? stays[0])?.placeId ?? s.place_id;
-	return frostSeen(kind, nightsAt(m, at, Math.max(dayNumber(s.told_on), m.today - MOST_NIGHTS)), lowSaid(m));
+	const seen = Math.max(dayNumber(s.seen_on), m.struckFrom.get(s.id) ?? -Infinity);
+	return frostSeen(kind, nightsAt(m, at, Math.max(seen, m.today - MOST_NIGHTS)), lowSaid(m));
 }
 
 /** The nights that are known of after a day until this morning. */

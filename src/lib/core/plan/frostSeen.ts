@@ -18,7 +18,7 @@ export interface FrostSeen extends ColdNight {
 }
 
 /** Where a night is no danger nobody is asked to look. */
-const SAFE = 0.99;
+const SAFE = 0.9;
 
 /** What the worst of some nights did; null where none of them was a danger. */
 export function frostSeen(

@@ -1,6 +1,6 @@
 /** Does it stand this garden's winter in the ground? Told wherever it is planned, kept or read up. */
 import type { Kind } from '../handbook/schema.js';
-import { livesThrough } from './winter.js';
+import { livesWinter } from './winter.js';
 
 /** Chances of living through the coldest night of a usual winter: at or above the first nothing need be said. */
 const SURE = 0.9;
@@ -13,7 +13,7 @@ const LIKELY = 0.5;
  * @param say writes a temperature in the garden's own degrees
  */
 export function sayHardiness(kind: Pick<Kind, 'hardiness_c'>, coldestC: number, say: (c: number) => string): string | null {
-	const lives = livesThrough(kind, coldestC, false);
+	const lives = livesWinter(kind, coldestC, false);
 	if (lives >= SURE) return null;
 	const bears = `It bears about ${say(kind.hardiness_c.v)} in the ground; the coldest night of a usual winter here is ${say(coldestC)}`;
 	return lives >= LIKELY

@@ -22,16 +22,22 @@ export const PLAN = {
 		OWN
 	),
 	offSeasonStem: judged(
-		{ fade: 8, least: 0.05 },
+		{ grace: 7, fade: 5, least: 0.05 },
 		'days; times the odds of rooting',
-		'A cutting struck so many days off its window: odds fall e-fold in eight days, and at worst to a twentieth.',
+		'A cutting struck off its window: a week is nothing, then odds fall e-fold in five days, and at worst to a twentieth.',
 		MEMORY
 	),
 	offSeasonRooted: judged(
-		{ fade: 30, least: 0.25 },
+		{ grace: 14, fade: 30, least: 0.25 },
 		'days; times the odds of taking',
 		'A piece with roots or stores of its own, moved off its window.',
 		MEMORY
+	),
+	nightStep: judged(
+		1.2,
+		'°C',
+		'Half die of one night at the kind’s hardiness; so much more or less changes the odds e-fold.',
+		OWN
 	),
 	coldStep: judged(
 		2.5,

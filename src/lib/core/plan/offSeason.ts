@@ -38,10 +38,13 @@ export function offSeason(season: Season, rule: WindowRule, draws: string, on: D
 	const near = season.openings(rule, day - AROUND, day + AROUND);
 	if (near.some((o) => o.opens <= day && day <= o.closes)) return null;
 	const days = near.reduce((least, o) => Math.min(least, o.opens > day ? o.opens - day : day - o.closes), Infinity);
+	const times = offSeasonTimes(days, draws);
+	// Windows are not shut like doors.
+	if (times === 1) return null;
 	const next = near
 		.filter((o) => o.opens > day)
 		.reduce<DayNumber | null>((a, o) => (a === null ? o.opens : Math.min(a, o.opens)), null);
-	return { days, opens: next, times: offSeasonTimes(days, draws) };
+	return { days, opens: next, times };
 }
 
 /** A chance moved on the scale of odds. */

@@ -13,6 +13,7 @@ import { PLAN } from './judged.js';
 export type WinterPlace = string;
 
 const POTTED_LESS_C = PLAN.pottedLess.value;
+const NIGHT_STEP_C = PLAN.nightStep.value;
 const COLD_STEP_C = PLAN.coldStep.value;
 
 export interface WinterAt {
@@ -25,16 +26,26 @@ export interface WinterAt {
 	coldAhead?: number;
 }
 
-/** Chance to live through a night of so many degrees, 0–1. */
-export function livesThrough(kind: Pick<Kind, 'hardiness_c'>, lowC: number, inPots: boolean): number {
-	const hardy = kind.hardiness_c.v + (inPots ? POTTED_LESS_C : 0);
-	return 1 / (1 + Math.exp(-(lowC - hardy) / COLD_STEP_C));
-}
+/** What it bears, °C. In a pot roots freeze through sooner; above freezing a pot is no colder than the ground. */
+const borne = (kind: Pick<Kind, 'hardiness_c'>, inPots: boolean): number => {
+	const hardy = kind.hardiness_c.v;
+	return inPots && hardy < 0 ? Math.min(hardy + POTTED_LESS_C, Math.max(hardy, FREEZES_C)) : hardy;
+};
+const FREEZES_C = -1;
+const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
+
+/** Chance to live through one night of so many degrees, 0–1. */
+export const livesThrough = (kind: Pick<Kind, 'hardiness_c'>, lowC: number, inPots: boolean): number =>
+	logistic((lowC - borne(kind, inPots)) / NIGHT_STEP_C);
+
+/** The same for the coldest night of a winter, of which only the average is known. */
+export const livesWinter = (kind: Pick<Kind, 'hardiness_c'>, coldestC: number, inPots: boolean): number =>
+	logistic((coldestC - borne(kind, inPots)) / COLD_STEP_C);
 
 /** Chance that the coldest night is borne, 0–1; 1 under a roof. */
 export function bearsCold({ kind, place, coldestC }: WinterAt): number {
 	if (place === null || !OUTDOORS.has(place)) return 1;
-	return livesThrough(kind, coldestC, IN_POTS_OUTDOORS.has(place));
+	return livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place));
 }
 
 /** How many times the hazard of the best shelter a place has for the kind; 1 where nothing is known of it. */

@@ -247,7 +247,7 @@ export function heatAhead(unrooted: readonly Outdoors[], day: DayNumber, sky: Sk
 				targets: standing.map((t) => t.id),
 				count,
 				minutes: 6,
-				say: `${sayDay(Math.max(HOT_C, Math.round(sky.on(d).high)))} or a day that draws ${sky.et0(d).toFixed(0)} mm: shade what has no roots, mist morning and noon, look at the water twice.`,
+				say: `${sayDay(Math.max(HOT_C, Math.round(sky.on(d).high)))} or a drying day: shade what has no roots, mist morning and noon, look at the water twice.`,
 				ifNeedless: 'a little light',
 				ifMissed: 'wilted tips in an afternoon'
 			}

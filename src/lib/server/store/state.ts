@@ -89,6 +89,8 @@ export async function putPlace(db: Queryable, gardenId: string, p: Place): Promi
 
 export interface StockRow extends Stock {
 	version: number;
+	/** Last day on which it was looked over, or something that has ended since was struck from it. */
+	seen_on: string;
 	/** Where it has stood from which day on, the first told first. */
 	stays: { from: string; placeId: string | null }[];
 }
@@ -97,7 +99,9 @@ const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, conditio
 	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, version,
 	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id') ORDER BY e.seq), '[]')
 	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
-		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays`;
+		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays,
+	GREATEST(COALESCE(told_on, since), (SELECT max(b.struck_on) FROM batch b
+		WHERE b.garden_id = stock.garden_id AND b.stock_id = stock.id)) AS seen_on`;
 
 export async function stocks(db: Queryable, gardenId: string): Promise<StockRow[]> {
 	const { rows } = await db.query<StockRow>(`SELECT ${STOCK} FROM stock WHERE garden_id = $1 ORDER BY since, id`, [gardenId]);

@@ -29,7 +29,7 @@
 			{data.inAll.toLocaleString('en')}
 			{data.inAll === 1 ? 'batch' : 'batches'}{data.isToday
 				? data.due
-					? `, ${data.due.toLocaleString('en')} want${data.due === 1 ? 's' : ''} something this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
+					? `, ${data.due === 1 ? 'one needs' : `${data.due.toLocaleString('en')} need`} you this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
 					: '.'
 				: ', if all goes as usual.'}
 		</p>

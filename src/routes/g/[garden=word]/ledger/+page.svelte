@@ -21,7 +21,7 @@
 		return url.pathname + url.search;
 	};
 	const kindItems = [
-		{ value: '', name: 'all that is logged' },
+		{ value: '', name: 'every entry' },
 		...Object.entries(KINDS).map(([value, { words }]) => ({ value, name: words }))
 	];
 </script>

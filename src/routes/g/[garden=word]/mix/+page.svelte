@@ -89,7 +89,7 @@
 </div>
 {#if p.rows.length === 0}
 	<p class="mt-6 max-w-prose border-t border-ink pt-4">
-		Nothing is planned in that time. Take a plan for a want, or reckon for any kind below.
+		Nothing is planned in that time. Take a plan for a want, or work it out for any kind below.
 	</p>
 {/if}
 <div class="mt-6 grid gap-10 md:grid-cols-2">
@@ -267,7 +267,7 @@
 
 {#snippet reckoning()}
 	<section>
-		<h2 class="border-b border-ink pb-1">Reckon for any kind</h2>
+		<h2 class="border-b border-ink pb-1">Work it out for any kind</h2>
 		<div class="mt-2 grid grid-cols-2 gap-3">
 			<div class="col-span-2">
 				<SelectField
@@ -297,6 +297,6 @@
 			placeholder="2 multi-purpose : 1 perlite"
 			hint="Empty: as the handbook has it."
 		/>
-		<button class="act mt-3" onclick={reckon} disabled={!kind}>Reckon</button>
+		<button class="act mt-3" onclick={reckon} disabled={!kind}>Work it out</button>
 	</section>
 {/snippet}

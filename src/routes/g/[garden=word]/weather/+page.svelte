@@ -163,7 +163,7 @@
 			have the frosts and the coldest night you gave. It is not what happened.
 			{#if v.source.tooShort !== null}The imported days are too few for a climate; they count as what was observed.{/if}
 		{:else}
-			Reckoned from {v.source.years} whole years, {v.source.from.slice(0, 4)}–{v.source.to.slice(0, 4)}{v.source.gapDays
+			Worked out from {v.source.years} whole years, {v.source.from.slice(0, 4)}–{v.source.to.slice(0, 4)}{v.source.gapDays
 				? `, ${v.source.gapDays.toLocaleString('en')} days of them missing`
 				: ''}.
 		{/if}
@@ -312,7 +312,7 @@
 {/if}
 
 <section class="no-print mt-8 border-t border-ink pt-5">
-	<h2>What it is reckoned from</h2>
+	<h2>What it is worked out from</h2>
 	{#if v.source.imports.length}
 		<ul class="ruled mt-2 max-w-3xl">
 			{#each v.source.imports as i (i.id)}

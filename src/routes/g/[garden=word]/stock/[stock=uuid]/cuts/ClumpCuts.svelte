@@ -77,7 +77,7 @@
 							<span class="flex-1"
 								><strong>{NAMES[a.aim]}</strong>{#if a.d}<span class="block text-faded"
 										>{a.d.count}
-										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; {FLOWERS[a.aim]}, and their place is filled {years(
+										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; {FLOWERS[a.aim]}, and each fills its space {years(
 											a.d.yearsToFill
 										)}</span
 									>{/if}</span
