@@ -24,7 +24,7 @@ for (const size of SIZES)
 		await expect(pieces).toHaveText('14');
 		await expect(page.getByRole('img', { name: /A stem of .* 2 pieces/ })).toBeVisible();
 		// On the table nothing need stay with the plant; what was measured is there again on coming back.
-		await page.getByLabel(/^Already cut off/).check();
+		await page.getByLabel(/Already cut off/).check();
 		await page.reload();
 		await expect(page.getByLabel('Alike')).toHaveValue('7');
 		await page.getByLabel('Alike').fill('2');

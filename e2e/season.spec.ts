@@ -175,7 +175,7 @@ test('what is seen in the garden moves the window of its kind, and the strip sho
 	await page.setViewportSize({ width: 1280, height: 800 });
 	await page.goto(`${app.demo}/handbook/box`);
 	await expect(
-		page.locator('section[aria-label="Season strip"] svg text').filter({ hasText: 'semi-ripe cutting' })
+		page.locator('section[aria-label="Season strip"] svg text').filter({ hasText: /^semi-ripe cutting$/ })
 	).toBeVisible();
 	await page.getByText('Seen something in the garden?').click();
 	await page.getByLabel('What', { exact: true }).selectOption('hard');

@@ -22,8 +22,8 @@ const ROOTED: ReadonlySet<string> = new Set(['clump', 'sucker', 'tuber', 'root',
 
 /** By how much the odds fall so many days from the window. */
 export function offSeasonTimes(days: number, draws: string): number {
-	const { fade, least } = ROOTED.has(draws) ? PLAN.offSeasonRooted.value : PLAN.offSeasonStem.value;
-	return Math.max(least, Math.exp(-days / fade));
+	const { grace, fade, least } = ROOTED.has(draws) ? PLAN.offSeasonRooted.value : PLAN.offSeasonStem.value;
+	return Math.max(least, Math.min(1, Math.exp((grace - days) / fade)));
 }
 
 /** A year's openings either side are enough to know the nearest. */

@@ -18,7 +18,7 @@ export function sayUsually(count: number, chance: number): string {
 }
 
 const better = ({ opens }: OffSeason): string =>
-	opens === null ? 'Its window does not open here in most years.' : `Better from ${sayDate(isoOf(opens), false)}.`;
+	opens === null ? 'Its window does not open here in most years.' : `Better from ${sayDate(isoOf(opens))}.`;
 
 /** Of pieces that are to be struck out of season. */
 export const sayOffSeason = (off: OffSeason, count: number, chance: number): string =>

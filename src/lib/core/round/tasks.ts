@@ -104,7 +104,7 @@ function strikeTask({ batch, way, today, off }: TasksOf): Draft {
 			by: on + 7,
 			count: batch.plannedCount,
 			minutes: 5,
-			why: `Its day has gone by and its window is shut.${off.opens === null ? '' : ` It opens again on ${sayDate(isoOf(off.opens), false)}.`} Plan again, or drop it: struck now, few would take.`
+			why: `Its day has gone by and its window is shut.${off.opens === null ? '' : ` It opens again on ${sayDate(isoOf(off.opens))}.`} Plan again, or drop it: struck now, few would take.`
 		};
 	return {
 		key: `strike:${batch.id}`,
