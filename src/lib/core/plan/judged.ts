@@ -22,9 +22,9 @@ export const PLAN = {
 		OWN
 	),
 	offSeasonStem: judged(
-		{ grace: 7, fade: 5, least: 0.05 },
+		{ grace: 7, fade: 5, least: 0.04 },
 		'days; times the odds of rooting',
-		'A cutting struck off its window: a week is nothing, then odds fall e-fold in five days, and at worst to a twentieth.',
+		'A cutting struck off its window: a week is nothing, then odds fall e-fold in five days, and at worst to a twenty-fifth.',
 		MEMORY
 	),
 	offSeasonRooted: judged(

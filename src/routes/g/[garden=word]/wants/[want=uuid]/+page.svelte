@@ -29,6 +29,10 @@
 		const soonest = [...p.plan.ways].filter((w) => w.earliest).sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
 		return { most, soonest };
 	});
+	/** Odds that read like those asked for, and are less, are told as less. */
+	const sayNearly = (p: number) => (sayOdds(p) === sayOdds(want.confidence) ? `not quite ${sayOdds(p)}` : sayOdds(p));
+	const NEARLY = 0.1;
+	const nearly = $derived((instead?.most?.fallback?.probability ?? 0) >= want.confidence - NEARLY);
 	const iso = (day: number) => isoOf(day);
 	/** "92 struck in 3 goes, the last on 12 July". */
 	const goes = (f: { on: number; strike: number; flushes: readonly unknown[] }, said = `${f.strike} `) =>
@@ -181,14 +185,16 @@
 		{/if}
 		{#if tooLate && instead}
 			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
-				<p class="text-lg font-semibold">You can’t be that sure of having them by {sayDate(want.due)}.</p>
+				<p class="text-lg font-semibold">
+					{nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(want.due)}.
+				</p>
 				<ul class="mt-2 list-disc pl-5">
 					{#if instead.most?.fallback}
 						<li>
 							The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback
 								.usually < 1
 								? 'but don’t count on any'
-								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayOdds(instead.most.fallback.probability)} you get all ${p.target}`}.
+								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayNearly(instead.most.fallback.probability)} you get all ${p.target}`}.
 						</li>
 					{/if}
 					{#if instead.soonest?.earliest}
@@ -347,7 +353,7 @@
 								<p class="note">
 									{w.fallback.usually < 1
 										? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}.`
-										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayOdds(w.fallback.probability)} you get all ${p.target}.`}
+										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayNearly(w.fallback.probability)} you get all ${p.target}.`}
 								</p>
 								<div class="mt-2">
 									<EntryForm
