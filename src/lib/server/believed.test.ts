@@ -297,3 +297,32 @@ describe('brought in', () => {
 		if (task.targets.includes(tray)) expect(['lit_shelf', 'sill']).toContain(to(tray));
 	});
 });
+
+describe('lifted after the first frost', () => {
+	it('a dahlia in the border is not called in before it, and is lifted when it has been', async () => {
+		const [border, dahlia] = [uuidv7(), uuidv7()];
+		const set = { place_id: border, label: 'red', count: 2, size_cm: 90, age_years: 3, condition: 'strong' };
+		await log(
+			'2027-09-01',
+			place(border, 'Border', 'bed'),
+			act(
+				'stock.set',
+				dahlia,
+				{ ...set, protection: { status: 'free', until: null }, from_batch: null, kind_id: 'dahlia' },
+				{ on: '2027-09-01' }
+			)
+		);
+		const due = async (today: string) => {
+			process.env.SURCULUS_TODAY = today;
+			const g = (await gardenById(garden))!;
+			return tasksOf(await roundWorld(g), dayNumber(today)).due.filter((t) => t.targets.includes(dahlia));
+		};
+		// The usual first frost is on 19 October.
+		expect((await due('2027-10-05')).map((t) => t.work)).toEqual([]);
+		const [lift] = await due('2027-10-22');
+		expect(lift).toMatchObject({ work: 'lift', title: 'Lift 2 Garden dahlia, red', log: 'bring' });
+		expect(lift!.carried[0]!.to).not.toBeNull();
+		await log('2027-10-22', act('stock.moved', dahlia, { place_id: sill }, { on: '2027-10-22' }));
+		expect((await due('2027-10-23')).filter((t) => t.work === 'lift')).toEqual([]);
+	});
+});

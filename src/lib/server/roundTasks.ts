@@ -5,11 +5,11 @@ import { handbook } from './handbook.js';
 import { fillingOf } from './mixing.js';
 import { Kept } from './kept.js';
 import { frostOnStock, known, tasksFor } from './model.js';
-import { carriedOf, titleOf, triggersOf } from './roundTriggers.js';
+import { carriedOf, liftedAfterFrost, titleOf, triggersOf } from './roundTriggers.js';
 import type { Carried } from './roundTriggers.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
-import { dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
+import { dayInYear, dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -117,6 +117,55 @@ function frostLooks(w: RoundWorld): RoundTask[] {
 			})
 		];
 	});
+}
+
+/** A frost that blackens tops, °C in the air, and how long after it tubers may stay in the ground. */
+const BLACKENS_C = -1;
+const LIFT_WITHIN = 14;
+/** So far back a first frost is looked for. */
+const LOOKED_BACK = 60;
+
+/** Tubers that come out when the first frost has been: by what was observed, else by its usual day. */
+function liftings(w: RoundWorld, day: DayNumber): RoundTask[] {
+	return w.stocks.flatMap((s): RoundTask[] => {
+		const kind = w.kinds.get(s.kind_id);
+		if (!kind || s.gone_on || !liftedAfterFrost(w, s)) return [];
+		const frost = firstFrostBy(w, day);
+		if (frost === null) return [];
+		const from = asksFrom('lift', frost, w.marks('lift', s.id), 7);
+		return [
+			task({
+				key: `lift:${s.id}:${yearOf(frost)}`,
+				work: 'lift',
+				title: `Lift ${s.count} ${[withVariety(kind), s.label].filter(Boolean).join(', ')}`,
+				from,
+				by: Math.max(from, frost + LIFT_WITHIN),
+				late: false,
+				placeId: s.place_id,
+				targets: [s.id],
+				link: `stock/${s.id}`,
+				count: s.count,
+				minutes: 5 * s.count,
+				why: `The first frost has blackened the tops: cut them down, lift before the ground freezes. ${kind.winter.say}`,
+				carried: carriedOf(w, [s.id]),
+				log: 'bring'
+			})
+		];
+	});
+}
+
+/** The autumn's first blackening frost up to a day; the usual day of the first frost where nobody measured. */
+function firstFrostBy(w: RoundWorld, day: DayNumber): DayNumber | null {
+	const { climate } = w.garden;
+	if (!climate.firstFrost) return null;
+	const usual = [-1, 0].map((n) => dayInYear(yearOf(day) + n, climate.firstFrost!.doy)).findLast((d) => d - LOOKED_BACK <= day);
+	if (usual === undefined || day > usual + LOOKED_BACK) return null;
+	for (let d = usual - LOOKED_BACK; d < Math.min(day, usual + LOOKED_BACK); d++) {
+		const { low, from } = w.season.sky.on(d);
+		if (from === 'observed' && low <= BLACKENS_C) return d + 1;
+	}
+	const seen = w.season.sky.on(day - 1).from === 'observed';
+	return !seen && day >= usual ? usual : null;
 }
 
 /** Wants for which nothing grows yet, while the window of one of their ways is open. */
@@ -347,7 +396,18 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			log: t.kind === 'shelter' ? 'bring' : 'tap'
 		})
 	);
-	return { due: [...triggers, ...preparations(w, day), ...stage, ...careTasks, ...frostLooks(w), ...openWindows(w, day)], cares };
+	return {
+		due: [
+			...triggers,
+			...preparations(w, day),
+			...stage,
+			...careTasks,
+			...frostLooks(w),
+			...liftings(w, day),
+			...openWindows(w, day)
+		],
+		cares
+	};
 }
 
 function thingOf(names: readonly string[]): [string, string] {

@@ -4,6 +4,7 @@ import { holdsOf } from './holds.js';
 import { known, tasksFor } from './model.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
+import type { StockRow } from './store/state.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -26,7 +27,7 @@ export function outdoorsOf(w: RoundWorld): Outdoors[] {
 	const resting = w.season.usual.standstills(w.model.today, w.model.today).length > 0;
 	/** In winter what has no place is somewhere, but nobody knows where: it is not called in. */
 	const out = (id: string | null) => !SHELTERED.has(place.get(id ?? '')?.kind ?? '') && !(resting && !place.has(id ?? ''));
-	const planted = (id: string | null) => ['bed', 'hedge', 'slope', 'nursery_row'].includes(place.get(id ?? '')?.kind ?? '');
+	const planted = (id: string | null) => IN_THE_GROUND.has(place.get(id ?? '')?.kind ?? '');
 	const thing = (kind: Kind) => ({ limitC: kind.winter.limit_c, hardyC: kind.hardiness_c.v, name: kind.common });
 	const found: Outdoors[] = [];
 	for (const b of w.batches) {
@@ -38,7 +39,7 @@ export function outdoorsOf(w: RoundWorld): Outdoors[] {
 	}
 	for (const s of w.stocks) {
 		const kind = w.kinds.get(s.kind_id);
-		if (!kind || s.gone_on || !out(s.place_id)) continue;
+		if (!kind || s.gone_on || !out(s.place_id) || liftedAfterFrost(w, s)) continue;
 		// Tender stock in a bed is lifted: it is carried in all the same.
 		const held = { count: s.count, vessels: s.count, tray: false };
 		found.push({ id: s.id, what: 'stock', placeId: s.place_id, ...held, movable: true, ...thing(kind) });
@@ -71,6 +72,13 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 		return [{ id, name, to: to?.id ?? null }];
 	});
 }
+
+/** Stands in the ground, and stays there until the first frost has blackened its top. */
+export const liftedAfterFrost = (w: RoundWorld, s: StockRow): boolean =>
+	w.kinds.get(s.kind_id)?.winter.lift === 'after_frost' &&
+	IN_THE_GROUND.has(w.places.find((p) => p.id === s.place_id)?.kind ?? '');
+
+const IN_THE_GROUND = new Set(['bed', 'hedge', 'slope', 'nursery_row']);
 
 /** Tender enough that this garden's winter would take it: what bears the winter stays out. */
 const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;

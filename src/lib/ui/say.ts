@@ -1,7 +1,8 @@
 /** Words and formats shared by the screens. */
-import { sayDate } from '$lib/core/dates.js';
+import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import type { PlaceKind } from '$lib/core/ledger/entries.js';
+import type { Task } from '$lib/core/round/tasks.js';
 
 export const money = (amount: number, currency: string): string =>
 	new Intl.NumberFormat('en', {
@@ -79,4 +80,27 @@ export function sayWindow(w: { open: boolean; opensOn: string | null; closesOn: 
 	if (w.never) return `Its window does not open here in most years: ${w.never}.`;
 	if (w.open) return w.closesOn ? `Its window is open until ${sayDate(w.closesOn)}.` : 'Open all year.';
 	return w.opensOn ? `Its window opens on ${sayDate(w.opensOn)}.` : '';
+}
+
+const NEXT: Record<Task['kind'], string> = {
+	strike: 'Strike the',
+	missed: 'Plan again the',
+	look: 'Look at the',
+	'winter-look': 'Look over the',
+	'winter-count': 'Count the',
+	'frost-count': 'See which live of the',
+	pot: 'Pot the',
+	plant: 'Plant the',
+	decide: 'Decide on the'
+};
+/** "Pot the 12 cuttings by 17 Sept 2026: short roots settle quickest." */
+export function sayNext(
+	task: Pick<Task, 'kind' | 'count' | 'from' | 'by' | 'why'>,
+	pieces: readonly [string, string],
+	today: string
+): string {
+	const when = isoOf(task.from) <= today ? `by ${sayDate(isoOf(task.by))}` : `from ${sayDate(isoOf(task.from))}`;
+	const what = task.count === 1 ? `${NEXT[task.kind]} ${pieces[0]}` : `${NEXT[task.kind]} ${task.count} ${pieces[1]}`;
+	// An acronym or a degree sign at its head stays as it is.
+	return `${what} ${when}: ${task.why.replace(/^[A-Z](?=[a-z’])/, (c) => c.toLowerCase())}`;
 }

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
 import { packed } from '$lib/core/season/lanes.js';
-import { money, plural, sayRange } from './say.js';
+import { money, plural, sayNext, sayRange } from './say.js';
 import { STARTING_PLACES } from './startingPlaces.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { placeData } from '$lib/core/ledger/entries.js';
@@ -74,5 +74,17 @@ describe('words', () => {
 	it('offers places that can be written down as they are', () => {
 		for (const place of STARTING_PLACES) expect(placeData.safeParse({ ...place, walk: 1 }).success).toBe(true);
 		expect(new Set(STARTING_PLACES.map((p) => p.kind)).size).toBe(STARTING_PLACES.length);
+	});
+});
+
+describe('what a batch asks for next', () => {
+	const task = { kind: 'pot', count: 12, from: 20_000, by: 20_014, why: 'Short roots settle quickest.' } as const;
+	it('says what to do, by when, and why: of one and of many, due and to come', () => {
+		expect(sayNext(task, ['cutting', 'cuttings'], '2024-10-10')).toBe(
+			'Pot the 12 cuttings by 18 Oct 2024: short roots settle quickest.'
+		);
+		expect(sayNext({ ...task, count: 1 }, ['rod', 'rods'], '2024-09-01')).toBe(
+			'Pot the rod from 4 Oct 2024: short roots settle quickest.'
+		);
 	});
 });

@@ -122,6 +122,8 @@ export const kindSchema = z.strictObject({
 	winter: z.strictObject({
 		/** Nights the plant in growth still bears, °C. */
 		limit_c: z.number(),
+		/** Where it stands in the ground: lifted when the first frost has blackened its top, or before it. */
+		lift: z.enum(['after_frost', 'before_frost']).optional(),
 		say: z.string(),
 		shelters: z.array(
 			z.strictObject({

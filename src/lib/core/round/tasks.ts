@@ -174,7 +174,7 @@ function potTask(t: TasksOf): Draft | null {
 		by: due + 14,
 		count: batch.rooted,
 		minutes: batch.rooted * potting.minutes,
-		why: 'Rooted: short roots settle quickest.'
+		why: 'Short roots settle quickest.'
 	};
 }
 
@@ -208,7 +208,7 @@ function plantTask(t: TasksOf): Draft | null {
 		by: first.on + PLANTED_TOGETHER,
 		count,
 		minutes: count * (stageOf(t, 'planted')?.minutes ?? stageOf(t, 'ready')?.minutes ?? 3),
-		why: 'Big enough, and the season is right.'
+		why: 'They are big enough, and the season is right.'
 	};
 }
 
@@ -255,6 +255,7 @@ const LOSS: Record<string, number> = {
 	heat: 0.6,
 	water: 0.6,
 	shelter: 0.5,
+	lift: 0.05,
 	'change-water': 0.15,
 	vent: 0.12,
 	strike: 0.1,

@@ -20,6 +20,7 @@ export const CARE_WORDS: Record<string, string> = {
 	'frost-look': 'Look after frost',
 	missed: 'Plan again',
 	shelter: 'Bring in',
+	lift: 'Lift and bring in',
 	plant: 'Plant',
 	cover: 'Cover for the night',
 	harden: 'Harden off',

@@ -10,7 +10,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
-	import { plural, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
+	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import { undoEntry } from '$lib/ui/undo.js';
 	import Beside from './Beside.svelte';
 	import RootingPanel from './RootingPanel.svelte';
@@ -168,10 +168,7 @@
 			{#if data.want}<p class="mt-1">
 					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOdds(data.want.odds)}</strong>.
 				</p>{/if}
-			{#if b.next}<p class="mt-1">
-					<strong>Next:</strong>
-					{b.next.kind === 'look' ? 'a look.' : b.next.why} <span class="text-faded">From {sayDate(isoOf(b.next.from))}.</span>
-				</p>{/if}
+			{#if b.next}<p class="mt-1">{sayNext(b.next, data.way.pieces, data.garden.today)}</p>{/if}
 		</section>
 
 		{#if b.status === 'planned'}
