@@ -64,10 +64,15 @@ async function counted(db: Queryable, garden: Of, ids: readonly string[] | null)
 		[garden.id, ids]
 	);
 	const season = seasonOfClimate(garden.base.recordClimate.climate);
+	// Many are struck on one day of one way: each day is looked up once.
+	const known = new Map<string, boolean>();
 	return rows.map((r) => {
 		const kind = garden.base.kinds.get(r.kind_id);
 		const tallies = talliesOf(kind, r);
-		return { ...r, tallies: inSeason(season, kind, r) ? tallies : withoutFirst(wayIn(kind, r.way_id), tallies) };
+		const key = `${groupOf(r)} ${r.struck_on}`;
+		let rightly = known.get(key);
+		if (rightly === undefined) known.set(key, (rightly = inSeason(season, kind, r)));
+		return { ...r, tallies: rightly ? tallies : withoutFirst(wayIn(kind, r.way_id), tallies) };
 	});
 }
 

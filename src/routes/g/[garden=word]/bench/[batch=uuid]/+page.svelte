@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { dayNumber, sayDate, isoOf } from '$lib/core/dates.js';
+	import { dayNumber, sayDate } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { potFor } from '$lib/core/mix/potOn.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
