@@ -72,6 +72,7 @@
 {#key w.id}
 	{#if w.cut.draws === 'clump'}
 		<ClumpCuts
+			stockId={s.id}
 			usualCount={w.usual.n}
 			usualCm={w.usual.at_cm}
 			spacingCm={s.spacingCm}

@@ -1,12 +1,15 @@
 <script lang="ts">
 	/** A clump and its divisions, few and big or many and small. */
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { drawClump } from '$lib/core/draw/index.js';
 	import { AIMS, checkClump, divide } from '$lib/core/material/clump.js';
 	import type { Clump, DivisionAim } from '$lib/core/material/clump.js';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
+	import { remembered } from '$lib/ui/remembered.js';
 	import Drawing from '$lib/ui/Drawing.svelte';
 	interface Props {
+		/** Whose clump this is: what was measured on it stays while one looks at other ways. */
+		stockId: string;
 		usualCount: number;
 		usualCm: number;
 		spacingCm: number;
@@ -17,7 +20,7 @@
 		say: (cm: number) => string;
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, inches, say, onresult }: Props = $props();
+	let { stockId, usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, inches, say, onresult }: Props = $props();
 	const unit = $derived(inches ? 2.54 : 1);
 	// What is typed over these stays, whatever is looked up meanwhile.
 	let across = $state(untrack(() => Math.round(((sizeCm ?? usualCm) / unit) * 10) / 10));
@@ -26,6 +29,24 @@
 	let dead = $state(0);
 	let lifted = $state(100);
 	let aim = $state<DivisionAim>('middling');
+	interface Measured {
+		across: number;
+		age: number | null;
+		points: number | null;
+		dead: number;
+		lifted: number;
+	}
+	const kept = remembered<Measured>(`clump ${untrack(() => [stockId, sizeCm, ageYears].join())}`);
+	let ready = $state(false);
+	onMount(() => {
+		const before = kept.read();
+		if (before) ({ across, age, points, dead, lifted } = before);
+		ready = true;
+	});
+	$effect(() => {
+		const now = { across, age, points, dead, lifted };
+		if (ready) kept.write(now);
+	});
 	const NAMES: Record<DivisionAim, string> = { show: 'A show next year', middling: 'In between', many: 'As many as possible' };
 	// Big or many: school “big-many” of the handbook.
 	const FLOWERS: Record<DivisionAim, string> = {
