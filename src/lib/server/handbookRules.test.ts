@@ -190,5 +190,23 @@ describe('rules over the handbook', () => {
 			'agapanthus'
 		])
 			expect(book.kinds.get(id)!.hazards.length, id).toBeGreaterThan(0);
+		// On the lists of one region or another of those that grow outdoors and seed or run there: from memory.
+		const LISTED = [
+			...[
+				'agapanthus',
+				'aeonium',
+				'african-daisy',
+				'bamboo',
+				'barberry',
+				'blackberry',
+				'butterfly-bush',
+				'calla',
+				'cherry-laurel'
+			],
+			...['cotoneaster', 'crocosmia', 'elephants-ear', 'firethorn', 'ginger-lily', 'honeysuckle', 'ice-plant', 'ivy', 'jasmine'],
+			...['lantana', 'lupin', 'maiden-grass', 'mulberry', 'passion-flower', 'pothos', 'privet', 'rambling-rose', 'rhododendron'],
+			...['silverberry', 'snake-plant', 'snowberry', 'spindle', 'tradescantia', 'trumpet-vine', 'virginia-creeper', 'wisteria']
+		];
+		expect(LISTED.filter((id) => !book.kinds.get(id)!.hazards.some((h) => /invasive/.test(h.say)))).toEqual([]);
 	});
 });
