@@ -45,3 +45,42 @@ test('a batch and its want tell one count, one date and one chance everywhere', 
 	const label = await page.request.get(`${base}/labels/${batch}.svg`);
 	if (label.ok()) expect(await label.text()).toContain(`${planned}`);
 });
+
+test('a day to come tells that day, and the same on the bench and on each batch’s page', async ({ app }) => {
+	const day = '2027-03-20';
+	const words = async (path: string) =>
+		/<main[^]*<\/main>/
+			.exec(await (await fetch(`${app.demo}/${path}`)).text())![0]
+			.replace(/<[^>]*>/g, ' ')
+			.replace(/\s+/g, ' ')
+			.replace(/ ([.,])/g, '$1');
+	const list = await words(`bench?day=${day}`);
+	expect(list).toContain('as expected on 20 Mar 2027');
+	const html = await (await fetch(`${app.demo}/bench?day=${day}`)).text();
+	const links = [...html.matchAll(/\/bench\/([0-9a-f-]{36})[^>]*>.*?([2-9A-Z]{3}-[2-9A-Z])</gs)].slice(0, 6);
+	expect(links.length).toBe(6);
+	for (const [, id, code] of links) {
+		const page = await words(`bench/${id}?day=${day}`);
+		const told = /Expected on 20 Mar 2027: about (\d+), ([^.]+)\./.exec(page);
+		expect(told, code).not.toBeNull();
+		const at = list.indexOf(code!);
+		const row = list.slice(at, list.indexOf('Planted about', at) > 0 ? at + 400 : at + 300);
+		expect(row, code).toMatch(new RegExp(`\\b${told![1]} +${told![2]}`));
+	}
+});
+
+test('what is planned is the same number in the palette, the calendar file and the spreadsheet', async ({ app }) => {
+	const palette = await (await fetch(`${app.demo}/palette.json`)).text();
+	expect(palette).toContain('33A-U');
+	const csv = await (await fetch(`${app.demo}/ledger/ledger.csv`)).text();
+	const line = csv.split('\n').find((l) => l.includes('33A-U') && l.includes('planned'))!;
+	const planned = /planned (\d+)/.exec(line)![1]!;
+	const bench = /33A-U[^]*?(\d+) to strike/.exec(
+		(await (await fetch(`${app.demo}/bench`)).text()).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ')
+	)![1];
+	expect(bench).toBe(planned);
+	const calendar = (await (await fetch(`${app.demo}/round/round.ics`)).text()).replace(/\r\n[ \t]/g, '');
+	const events = [...calendar.matchAll(/SUMMARY:([^\r\n]*)/g)].map((m) => m[1]!);
+	expect(events.length).toBeGreaterThan(3);
+	for (const e of events.filter((x) => /Daylily/.test(x) && /Strike/.test(x))) expect(e).toContain(planned);
+});
