@@ -113,6 +113,33 @@ describe('a plan', () => {
 		expect(w.fallback!.strike).toBeGreaterThan(0);
 	});
 
+	it('tells all that a large stock gives, though far less would do', () => {
+		const p = plan(request({ stock: { count: 200, sizeCm: null, ageYears: 4, condition: 'strong' } }));
+		const curve = p.ways.flatMap((w) => w.curve);
+		expect(Math.max(...curve.map((c) => c.canGive))).toBeGreaterThan(1_000);
+		expect(p.ways.some((w) => w.best)).toBe(true);
+	});
+
+	it('a small parent is asked each time it has grown back, and the most that can be had grows with the wish', () => {
+		const small = { count: 1, sizeCm: 40, ageYears: 3, condition: 'strong' } as const;
+		const far = { due: day('2030-09-30'), stock: small };
+		const one = plan(request({ ...far, due: day('2028-06-30'), target: 25 })).ways[0]!;
+		const three = plan(request({ ...far, target: 25 })).ways[0]!;
+		const given = (w: typeof one) => w.best?.flushes ?? w.fallback!.flushes;
+		const pieces = (w: typeof one) => given(w).reduce((n, f) => n + f.pieces, 0);
+		expect(given(three).length).toBeGreaterThan(1);
+		expect(pieces(three)).toBeGreaterThan(pieces(one));
+		// More wanted never leaves fewer.
+		const usually = [25, 48, 200].map((target) => {
+			const ways = plan(request({ ...far, due: day('2028-06-30'), target })).ways;
+			return Math.max(...ways.map((w) => w.best?.mean ?? w.fallback?.usually ?? 0));
+		});
+		expect(usually[1]!).toBeGreaterThanOrEqual(usually[0]! - 0.5);
+		expect(usually[2]!).toBeGreaterThanOrEqual(usually[1]! - 0.5);
+		// Goes lie a recovery apart or more.
+		for (const [n, f] of given(three).entries()) if (n > 0) expect(f.on - given(three)[n - 1]!.on).toBeGreaterThanOrEqual(60);
+	});
+
 	it('asks only for what is missing beside what grows already, and counts that it shares its luck', () => {
 		const r = request({ stock: big });
 		const means = new Map(semiRipe.stages.map((x) => [x.to, betaOf(x.chance, x.weight)] as const));

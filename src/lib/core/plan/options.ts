@@ -193,7 +193,7 @@ interface DateFacts {
 	on: DayNumber;
 	usual: Walk;
 	flushes: FlushesOf;
-	/** The most that the stock can give by then. */
+	/** The most that the stock can give by then, as far as it is of use. */
 	most: Flush[];
 	window: Search['open'][number];
 }
@@ -214,9 +214,9 @@ function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], fa
 	const p = plannedBatch(r, way, d.on, 1, r.due);
 	const table = tableOf(s, p);
 	const strike = smallestReaching(table, r.confidence);
-	const stockMost = piecesOf(d.most);
-	result.curve.push({ on: d.on, strike, canGive: stockMost, inTime: p.inTime });
-	if (stockMost > 0 && p.inTime > 0) considerFallback(s, d, p, table[stockMost]!, fallbacks);
+	result.curve.push({ on: d.on, strike, canGive: piecesOf(mostBy(d.flushes)), inTime: p.inTime });
+	const most = piecesOf(d.most);
+	if (most > 0 && p.inTime > 0) considerFallback(s, d, p, table[most]!, fallbacks);
 	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
 	if (strike === null || flushes === null) return;
 	result.lastSafe = d.on;
