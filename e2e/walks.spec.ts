@@ -7,7 +7,7 @@ import { post, read } from './plainly.js';
 
 test.use({ appOptions: { demo: false, env: { SURCULUS_TODAY: '2026-01-15' } } });
 
-const KINDS = ['lavender', 'fuchsia', 'willow', 'iris', 'box', 'daylily', 'penstemon'];
+const KINDS = ['lavender', 'fuchsia', 'willow', 'iris', 'box', 'daylily', 'penstemon', 'agapanthus'];
 const GARDENS = {
 	Temperate: { latitude: '45.1', longitude: '7.9', height: '250', coldest: '-15', last: '2026-04-25', first: '2026-10-15' },
 	Southern: { latitude: '-42.9', longitude: '147.3', height: '30', coldest: '-2', last: '2026-09-20', first: '2026-05-25' },

@@ -15,6 +15,7 @@ import {
 	seasonOfClimate,
 	wintersIn
 } from './index.js';
+import { usualSeason } from './season.js';
 import type { WindowRule } from './index.js';
 import { north, south, tropics } from '../../../testing/climates.js';
 
@@ -191,5 +192,34 @@ describe('the first guess', () => {
 		expect(checkClimate({ ...north, firstFrost: null }).ok).toBe(false);
 		expect(checkClimate({ ...north, firstFrost: { doy: 130, sd: 5 } }).ok).toBe(false);
 		expect(checkClimate(south).ok).toBe(true);
+	});
+});
+
+describe('the usual season of a kind', () => {
+	const rule = {
+		opens: { from: 'last_frost', days: 0 },
+		closes: { from: 'first_frost', days: 0 },
+		no_frost: 'all_year'
+	} as const;
+	const likely = (opens: string, closes: string, share = 1) => {
+		const [o, c] = [dayNumber(opens), dayNumber(closes)];
+		const around = (d: number) => ({ p10: d - 9, p50: d, p90: d + 9 });
+		return { opens: around(o), closes: around(c), bestFrom: o, bestTo: c, share };
+	};
+	const season = (...list: ReturnType<typeof likely>[]) =>
+		usualSeason(seasonOfClimate(north), () => ({ byYear: [], likely: list, on: () => 0 }), 2026);
+	const opens = (s: ReturnType<typeof season>, year: number) =>
+		s.openings(rule, dayInYear(year, 1), dayInYear(year + 1, 1) - 1).map((o) => isoOf(o.opens));
+
+	it('of the year after next goes by its own openings, not by the weather of the year in hand', () => {
+		const s = season(likely('2026-02-05', '2026-06-09'), likely('2027-01-13', '2027-06-09'));
+		expect(opens(s, 2026)).toEqual(['2026-02-05']);
+		expect(opens(s, 2027)).toEqual(['2027-01-13']);
+		expect(opens(s, 2029)).toEqual(['2029-01-13']);
+	});
+	it('where that year is not known whole, by those of the year before; what most years have not is shut', () => {
+		const cut = season(likely('2026-10-05', '2026-12-20'), likely('2027-10-01', '2027-12-30'));
+		expect(opens(cut, 2027)).toEqual(['2027-10-05']);
+		expect(opens(season(likely('2026-02-05', '2026-06-09', 0.3)), 2026)).toEqual([]);
 	});
 });

@@ -71,12 +71,24 @@ export function usualSeason(base: Season, odds: (rule: WindowRule) => WindowOdds
 		const told = odds(rule);
 		if (told === null) list = null;
 		else {
-			const usual = told.likely
-				.filter((l) => l.share >= MOST_YEARS && yearOf(l.opens.p50) <= ahead)
-				.map((l): Opening => ({ opens: l.opens.p50, closes: l.closes.p50, bestFrom: l.bestFrom, bestTo: l.bestTo }));
-			const pattern = usual.filter((o) => yearOf(o.opens) === ahead);
-			const later = Array.from({ length: YEARS_AHEAD }, (_, i) => dayInYear(ahead + i + 1, 1) - dayInYear(ahead, 1));
-			list = [...usual, ...later.flatMap((days) => pattern.map((o) => movedBy(o, days)))].sort((a, b) => a.opens - b.opens);
+			const spans = told.likely
+				.filter((l) => l.share >= MOST_YEARS)
+				.map((l) => ({
+					year: yearOf(l.opens.p50),
+					whole: l.closes.p90 < dayInYear(ahead + 2, 1) - EDGE_DAYS,
+					o: { opens: l.opens.p50, closes: l.closes.p50, bestFrom: l.bestFrom, bestTo: l.bestTo } as Opening
+				}));
+			const of = (year: number) => spans.filter((x) => x.year === year);
+			const pattern = of(ahead).map((x) => x.o);
+			// The year after is told by its own openings where all of it is known: the year in hand has its own weather.
+			const after = of(ahead + 1);
+			const own = after.length === pattern.length && after.every((x) => x.whole);
+			const next = own ? after.map((x) => x.o) : pattern.map((o) => movedBy(o, yearsOn(ahead, 1)));
+			const later = Array.from({ length: YEARS_AHEAD - 1 }, (_, i) => yearsOn(ahead + 1, i + 1));
+			const before = spans.filter((x) => x.year <= ahead).map((x) => x.o);
+			list = [...before, ...next, ...later.flatMap((days) => next.map((o) => movedBy(o, days)))].sort(
+				(x, y) => x.opens - y.opens
+			);
 		}
 		known.set(rule, list);
 		return list;
@@ -89,6 +101,11 @@ export function usualSeason(base: Season, odds: (rule: WindowRule) => WindowOdds
 		}
 	};
 }
+
+/** Openings that close later than this before the last day known of may be cut short by it. */
+const EDGE_DAYS = 20;
+
+const yearsOn = (year: number, years: number): number => dayInYear(year + years, 1) - dayInYear(year, 1);
 
 const movedBy = (o: Opening, days: number): Opening => ({
 	opens: o.opens + days,
