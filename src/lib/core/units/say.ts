@@ -15,7 +15,7 @@ export const sayTemperature = (celsius: number, units: UnitChoice): string =>
 
 /** Short lengths: "7.5 cm", "3 in". */
 export const sayLength = (cm: number, units: UnitChoice): string =>
-	units.length === 'metric' ? `${tidy(cm, cm < 20 ? 1 : 0)}\u00a0cm` : `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
+	units.length === 'metric' ? `${tidy(cm, cm < 10 ? 1 : 0)}\u00a0cm` : `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
 
 export const sayLengthRange = (lowCm: number, highCm: number, units: UnitChoice): string =>
 	units.length === 'metric'

@@ -26,6 +26,8 @@
 	};
 	const inches = $derived(data.garden.units.length === 'us');
 	const say = (cm: number) => sayLength(cm, data.garden.units);
+	/** They have roots or stores already. */
+	const ROOTED: ReadonlySet<string> = new Set(['clump', 'sucker', 'tuber']);
 	const told = $derived(Math.max(0, Math.round(pieces * w.factor)));
 </script>
 
@@ -47,11 +49,11 @@
 	<p class="pb-1" aria-live="polite">
 		<span class="figure" data-testid="pieces">{pieces}</span>
 		<span class="unit"
-			>{pieces === 1 ? w.piece[0] : w.piece[1]}; about {Math.round(expected)} will {w.cut.draws === 'clump' ||
-			w.cut.draws === 'sucker' ||
-			w.cut.draws === 'tuber'
-				? 'take'
-				: 'root'}</span
+			>{pieces === 1 ? w.piece[0] : w.piece[1]}{pieces === 0
+				? ''
+				: Math.round(expected) === 0
+					? `; don’t count on ${pieces === 1 ? 'it' : 'any'}`
+					: `; about ${Math.round(expected)} will ${ROOTED.has(w.cut.draws) ? 'take' : 'root'}`}</span
 		>
 	</p>
 </div>
