@@ -4,19 +4,19 @@ import { wayIn } from './context.js';
 import { handbook } from './handbook.js';
 import { fillingOf } from './mixing.js';
 import { Kept } from './kept.js';
-import { frostOnStock, known, tasksFor } from './model.js';
-import { carriedOf, liftedAfterFrost, titleOf, triggersOf } from './roundTriggers.js';
-import type { Carried } from './roundTriggers.js';
+import { known, tasksFor } from './model.js';
+import { frostLooks, liftings } from './roundFrost.js';
+import { task } from './roundTask.js';
+import type { RoundTask } from './roundTask.js';
+import { carriedOf, titleOf, triggersOf } from './roundTriggers.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
-import { dayInYear, dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
+import { dayNumber, isoOf, sayDate, yearOf } from '$lib/core/dates.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { fill } from '$lib/core/mix/prepare.js';
 import { standsIn } from '$lib/core/mix/stands.js';
-import { sayFrost } from '$lib/core/plan/troubleWords.js';
-import { ROUND } from '$lib/core/round/judged.js';
 import { atOnePlace, careOf } from '$lib/core/round/care.js';
 import type { CareDue, CareTask } from '$lib/core/round/care.js';
 import { asksFrom } from '$lib/core/round/marks.js';
@@ -27,34 +27,7 @@ import { withVariety } from '$lib/core/handbook/schema.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 import { sayVolume } from '$lib/core/units/index.js';
 
-export interface RoundTask {
-	key: string;
-	/** What it is called in the ledger of care: change-water, look, shelter, … */
-	work: string;
-	title: string;
-	code: string | null;
-	from: DayNumber;
-	by: DayNumber;
-	late: boolean;
-	placeId: string | null;
-	targets: string[];
-	batchId: string | null;
-	link: string;
-	count: number;
-	minutes: number;
-	why: string;
-	chance: number | null;
-	ifNeedless: string | null;
-	ifMissed: string | null;
-	/** Comes again after so many days. */
-	every: number | null;
-	/** Standing entries of its batch when this was drawn. */
-	seen: number | null;
-	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
-	log: 'tap' | 'count' | 'bring' | 'page';
-	/** Of what is to be brought in: each plant, and the place that suits it. */
-	carried: readonly Carried[];
-}
+export type { RoundTask } from './roundTask.js';
 
 export const careId = (gardenId: string, work: string, placeId: string | null): string =>
 	uuidv5(`${work} ${placeId ?? 'none'}`, gardenId);
@@ -91,81 +64,6 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 				return { ...t, from, by: Math.max(t.by, from) };
 			})
 	);
-}
-
-/** Stock that a night may have killed since it was last looked over. */
-function frostLooks(w: RoundWorld): RoundTask[] {
-	return w.stocks.flatMap((s): RoundTask[] => {
-		const frost = frostOnStock(w.model, s);
-		const kind = w.kinds.get(s.kind_id);
-		if (!kind || !frost || frost.alive >= ROUND.askBelow.value) return [];
-		const from = asksFrom('frost-look', frost.on + 1, w.marks('frost-look', s.id), 7);
-		return [
-			task({
-				key: `frost-look:${s.id}:${frost.on}`,
-				work: 'frost-look',
-				title: `Look whether ${s.count === 1 ? '' : `${s.count} `}${[withVariety(kind), s.label].filter(Boolean).join(', ')} ${s.count === 1 ? 'lives' : 'live'}`,
-				from,
-				by: Math.max(from, frost.on + 4),
-				late: false,
-				placeId: s.place_id,
-				targets: [s.id],
-				link: `stock/${s.id}`,
-				count: s.count,
-				minutes: 2,
-				why: `${sayFrost(frost, s.count)} Green under the bark where you scratch it is alive.`
-			})
-		];
-	});
-}
-
-/** A frost that blackens tops, °C in the air, and how long after it tubers may stay in the ground. */
-const BLACKENS_C = -1;
-const LIFT_WITHIN = 14;
-/** So far back a first frost is looked for. */
-const LOOKED_BACK = 60;
-
-/** Tubers that come out when the first frost has been: by what was observed, else by its usual day. */
-function liftings(w: RoundWorld, day: DayNumber): RoundTask[] {
-	return w.stocks.flatMap((s): RoundTask[] => {
-		const kind = w.kinds.get(s.kind_id);
-		if (!kind || s.gone_on || !liftedAfterFrost(w, s)) return [];
-		const frost = firstFrostBy(w, day);
-		if (frost === null) return [];
-		const from = asksFrom('lift', frost, w.marks('lift', s.id), 7);
-		return [
-			task({
-				key: `lift:${s.id}:${yearOf(frost)}`,
-				work: 'lift',
-				title: `Lift ${s.count} ${[withVariety(kind), s.label].filter(Boolean).join(', ')}`,
-				from,
-				by: Math.max(from, frost + LIFT_WITHIN),
-				late: false,
-				placeId: s.place_id,
-				targets: [s.id],
-				link: `stock/${s.id}`,
-				count: s.count,
-				minutes: 5 * s.count,
-				why: `The first frost has blackened the tops: cut them down, lift before the ground freezes. ${kind.winter.say}`,
-				carried: carriedOf(w, [s.id]),
-				log: 'bring'
-			})
-		];
-	});
-}
-
-/** The autumn's first blackening frost up to a day; the usual day of the first frost where nobody measured. */
-function firstFrostBy(w: RoundWorld, day: DayNumber): DayNumber | null {
-	const { climate } = w.garden;
-	if (!climate.firstFrost) return null;
-	const usual = [-1, 0].map((n) => dayInYear(yearOf(day) + n, climate.firstFrost!.doy)).findLast((d) => d - LOOKED_BACK <= day);
-	if (usual === undefined || day > usual + LOOKED_BACK) return null;
-	for (let d = usual - LOOKED_BACK; d < Math.min(day, usual + LOOKED_BACK); d++) {
-		const { low, from } = w.season.sky.on(d);
-		if (from === 'observed' && low <= BLACKENS_C) return d + 1;
-	}
-	const seen = w.season.sky.on(day - 1).from === 'observed';
-	return !seen && day >= usual ? usual : null;
 }
 
 /** Wants for which nothing grows yet, while the window of one of their ways is open. */
@@ -210,33 +108,6 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 		];
 	});
 }
-
-type Blank = 'carried' | 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
-const NONE: readonly Carried[] = [];
-/** A task with all its fields, written out: spreading some into each of thousands takes longer than working them out. */
-const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): RoundTask => ({
-	key: t.key,
-	work: t.work,
-	title: t.title,
-	code: t.code ?? null,
-	from: t.from,
-	by: t.by,
-	late: t.late,
-	placeId: t.placeId,
-	targets: t.targets,
-	batchId: t.batchId ?? null,
-	link: t.link,
-	count: t.count,
-	minutes: t.minutes,
-	why: t.why,
-	chance: t.chance ?? null,
-	ifNeedless: t.ifNeedless ?? null,
-	ifMissed: t.ifMissed ?? null,
-	every: t.every ?? null,
-	seen: t.seen ?? null,
-	log: t.log ?? 'page',
-	carried: t.carried ?? NONE
-});
 
 const VERB: Record<string, string> = {
 	strike: 'Strike',

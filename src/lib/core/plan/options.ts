@@ -1,7 +1,6 @@
 /** Every way and date by which a want can be met from a stock, the best of each way, and the last safe day. */
 import type { DayNumber } from '../dates.js';
 import type { StageName, WayProfile } from '../handbook/schema.js';
-import { fullYield } from '../material/capacity.js';
 import { meanChance, summaryOf } from '../odds/belief.js';
 import type { Belief } from '../odds/belief.js';
 import { backward, missingFrom, ruleOf } from '../odds/chain.js';
@@ -12,13 +11,13 @@ import { sumOf } from '../odds/sum.js';
 import { calendarClock, growthClock } from './clock.js';
 import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
-import type { Effort } from './effort.js';
 import { flushesFor, mostBy, piecesOf } from './flushes.js';
 import type { Flush, FlushesOf } from './flushes.js';
 import { chancesOf } from './counts.js';
 import { prepare } from './timing.js';
 import type { Prepared } from './timing.js';
 import type { Plan, PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
+import { bindings, whyNot } from './reasons.js';
 import { walk } from './walk.js';
 import type { Walk } from './walk.js';
 import { countsTogether, hangsOn, wantOdds } from './wantOdds.js';
@@ -288,24 +287,6 @@ function earliestFrom(s: Search, on: DayNumber, flushes: FlushesOf, stockMost: n
 	return null;
 }
 
-function bindings(r: PlanRequest, effort: Effort, flushes: readonly Flush[]): PlanOption['binds'] {
-	const binds: PlanOption['binds'] = [];
-	const free = Math.max(0, r.minutesPerWeek - r.busyMinutes);
-	if (effort.peakMinutesPerWeek > free)
-		binds.push({
-			code: 'minutes',
-			sentence: `Asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
-		});
-	if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
-		binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have free.' });
-	if (flushes.length > 1)
-		binds.push({
-			code: 'flushes',
-			sentence: `The stock gives it only in ${flushes.length} goes, with time to grow back between.`
-		});
-	return binds;
-}
-
 /** Candidates weighed to the end: the best whose promise holds when it is reckoned as the want will be. */
 const MOST_TRIED = 3;
 /** More pieces on top, tried in turn, where several strikes or what grows already make the sum another than the table's. */
@@ -401,19 +382,6 @@ function wantBatchOf(s: Pick<Search, 'r' | 'way'>, f: Flush, due = s.r.due): Wan
 		likely: means,
 		prepared: plannedBatch(s.r, s.way, f.on, f.pieces, due)
 	};
-}
-
-function whyNot(s: Search, result: WayOutlook): string {
-	const { r, way } = s;
-	if (s.open.length === 0) return 'Its window does not open here in most years.';
-	if (s.open.every((o) => o.from > r.due)) return 'Its window opens only after the day you want them.';
-	if (result.curve.length === 0) return 'No season here is long enough for them to be planted out.';
-	if (result.curve.every((c) => c.strike === null && c.inTime < 0.5))
-		return 'Struck on any day still open, most of them would not be ready in time.';
-	if (result.curve.every((c) => c.strike === null))
-		return 'You can’t be that sure of having them by then, however many you strike: too much hangs on things that hit a whole batch.';
-	const least = Math.min(...result.curve.flatMap((c) => (c.strike === null ? [] : [c.strike])));
-	return `It takes ${least}; the stock gives about ${fullYield(r.stock, way.gives, r.today)} at a time.`;
 }
 
 /** Chance that the target stands by itself, without anything new. */

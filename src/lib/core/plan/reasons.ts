@@ -1,0 +1,38 @@
+/** What speaks against an option, and why a way cannot bring what is wanted: in sentences. */
+import type { DayNumber } from '../dates.js';
+import type { WayProfile } from '../handbook/schema.js';
+import { fullYield } from '../material/capacity.js';
+import type { Effort } from './effort.js';
+import type { Flush } from './flushes.js';
+import type { PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
+
+export function bindings(r: PlanRequest, effort: Effort, flushes: readonly Flush[]): PlanOption['binds'] {
+	const binds: PlanOption['binds'] = [];
+	const free = Math.max(0, r.minutesPerWeek - r.busyMinutes);
+	if (effort.peakMinutesPerWeek > free)
+		binds.push({
+			code: 'minutes',
+			sentence: `Asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
+		});
+	if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
+		binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have free.' });
+	if (flushes.length > 1)
+		binds.push({
+			code: 'flushes',
+			sentence: `The stock gives it only in ${flushes.length} goes, with time to grow back between.`
+		});
+	return binds;
+}
+
+export function whyNot(s: { r: PlanRequest; way: WayProfile; open: readonly { from: DayNumber }[] }, result: WayOutlook): string {
+	const { r, way } = s;
+	if (s.open.length === 0) return 'Its window does not open here in most years.';
+	if (s.open.every((o) => o.from > r.due)) return 'Its window opens only after the day you want them.';
+	if (result.curve.length === 0) return 'No season here is long enough for them to be planted out.';
+	if (result.curve.every((c) => c.strike === null && c.inTime < 0.5))
+		return 'Struck on any day still open, most of them would not be ready in time.';
+	if (result.curve.every((c) => c.strike === null))
+		return 'You can’t be that sure of having them by then, however many you strike: too much hangs on things that hit a whole batch.';
+	const least = Math.min(...result.curve.flatMap((c) => (c.strike === null ? [] : [c.strike])));
+	return `It takes ${least}; the stock gives about ${fullYield(r.stock, way.gives, r.today)} at a time.`;
+}
