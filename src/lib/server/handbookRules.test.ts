@@ -11,6 +11,9 @@ import { allNames, cutOf } from '$lib/core/handbook/schema.js';
 import type { Kind, Way, WayProfile } from '$lib/core/handbook/schema.js';
 import type { Cut } from '$lib/core/handbook/benchSchema.js';
 import type { Climate } from '$lib/core/season/climate.js';
+import { tallOn } from '$lib/core/plan/tall.js';
+import { walk } from '$lib/core/plan/walk.js';
+import { seasonOfClimate } from '$lib/core/season/season.js';
 import { madeRecord } from '$lib/core/season/made.js';
 import { climateOfRecord, scenariosOf } from '$lib/core/season/scenarios.js';
 import { windowOdds } from '$lib/core/season/suitability.js';
@@ -63,6 +66,22 @@ describe('rules over the handbook', () => {
 					.filter((c) => c.vessel !== null && c.how === 'alone' && c.vessel.shape !== 'jar')
 					.map((c) => c.litres);
 				return litres.every((l, n) => n === 0 || l >= litres[n - 1]!);
+			})
+		).toEqual([]);
+	});
+
+	it('no young shrub or tree waits in a pot that its height would topple: six times as tall as it is wide', () => {
+		const season = seasonOfClimate(TEMPERATE);
+		expect(
+			faults(({ kind, profile, cut }) => {
+				const held = profile.stages.filter((s) => s.to !== 'planted').at(-1)!;
+				const vessel = book.containers.get(held.holds)!.vessel;
+				const open = season.openings(profile.window, dayInYear(2027, 1), dayInYear(2029, 1))[0];
+				if (!open || vessel === null || !('topCm' in vessel)) return true;
+				const way = walk({ kind, way: profile, start: open.bestFrom, season });
+				const rooted = way?.steps.find((s) => s.stage.to === 'rooted')?.to ?? open.bestFrom;
+				const cm = way && tallOn({ kind, cut, rooted, season }, way.planted);
+				return !cm || cm <= 6 * vessel.topCm;
 			})
 		).toEqual([]);
 	});
@@ -171,6 +190,79 @@ describe('rules over the handbook', () => {
 				)
 				.map((k) => k.id)
 		).toEqual([]);
+	});
+
+	describe('days, windows and warmth make sense for the habit', () => {
+		const season = seasonOfClimate(TEMPERATE);
+		const [from, to] = [dayInYear(2027, 1), dayInYear(2028, 1)];
+		const rests = season.standstills(from, to);
+		/** Edges of rest are no one's to the day. */
+		const resting = (day: number) => rests.some((r) => day > r.from + 10 && day < r.to - 10);
+		const opened = (e: Each) => season.openings(e.profile.window, from, to);
+		const days = (e: Each) =>
+			opened(e).flatMap((o) => Array.from({ length: o.closes - o.opens + 1 }, (_, i) => resting(o.opens + i)));
+		const inRest = (e: Each) => days(e).filter(Boolean).length / days(e).length;
+		const hardy = (e: Each) => e.kind.hardiness_c.v <= -12;
+		const rooting = (e: Each) => e.profile.stages.find((s) => s.to === 'rooted')?.days[1] ?? null;
+		/** Of a kind's ways of one sort, against its ways of another. */
+		const pairs = (one: string[], other: string[]) =>
+			all.flatMap((a) =>
+				all.flatMap((b) => (a.kind === b.kind && one.includes(a.way.id) && other.includes(b.way.id) ? [[a, b] as const] : []))
+			);
+
+		it('leafless rods are cut at rest; soft and half-ripe wood in growth; what is dug, not only in deep winter', () => {
+			expect(faults((e) => e.cut.draws !== 'rod' || e.way.id === 'water' || inRest(e) > 0.6)).toEqual([]);
+			expect(faults((e) => !hardy(e) || !['soft-tip', 'semi-ripe', 'nodal'].includes(e.way.id) || inRest(e) < 0.1)).toEqual([]);
+			expect(faults((e) => !hardy(e) || !['division', 'offset'].includes(e.way.id) || inRest(e) < 0.6)).toEqual([]);
+		});
+
+		it('every window is two weeks at least, and the best of it lies within', () => {
+			expect(faults((e) => opened(e).every((o) => o.closes - o.opens >= 14))).toEqual([]);
+			expect(
+				faults((e) => opened(e).every((o) => o.bestFrom >= o.opens && o.bestTo <= o.closes && o.bestFrom <= o.bestTo))
+			).toEqual([]);
+		});
+
+		it('soft wood roots before half-ripe wood does, and that before hard wood; soft tips come first in the year', () => {
+			const slower = ([a, b]: readonly [Each, Each]) => rooting(a) === null || rooting(b) === null || rooting(a)! <= rooting(b)!;
+			expect(
+				pairs(['soft-tip'], ['semi-ripe', 'hardwood'])
+					.filter((p) => !slower(p))
+					.map(([a]) => a.kind.id)
+			).toEqual([]);
+			expect(
+				pairs(['semi-ripe', 'nodal'], ['hardwood'])
+					.filter((p) => !slower(p))
+					.map(([a]) => a.kind.id)
+			).toEqual([]);
+			const middle = (e: Each) => opened(e)[0]!.bestFrom + opened(e)[0]!.bestTo;
+			expect(
+				pairs(['soft-tip'], ['semi-ripe'])
+					.filter(([a, b]) => hardy(a) && middle(a) > middle(b))
+					.map(([a]) => a.kind.id)
+			).toEqual([]);
+		});
+
+		it('what grows in the cool of the year is not struck in summer only', () => {
+			// Growers of the cool half of the year: from memory.
+			for (const id of ['aeonium', 'wallflower', 'hellebore', 'bears-breeches'])
+				for (const e of all.filter((x) => x.kind.id === id)) {
+					const summer = (day: number) => day >= dayInYear(2027, 166) && day <= dayInYear(2027, 243);
+					const all = opened(e).flatMap((o) => Array.from({ length: o.closes - o.opens + 1 }, (_, i) => o.opens + i));
+					expect(
+						all.some((d) => !summer(d)),
+						`${id}/${e.profile.id}`
+					).toBe(true);
+				}
+		});
+
+		it('roots of leafless wood and of cut roots are asked no warmth, those of leaves the most', () => {
+			const usual = (id: string) => book.ways.get(id)!.warmth.usual_c;
+			for (const cool of ['hardwood', 'root', 'division', 'sucker'])
+				for (const warm of ['soft-tip', 'semi-ripe', 'nodal', 'basal', 'leaf'])
+					expect(usual(cool), `${cool} ${warm}`).toBeLessThan(usual(warm));
+			expect(Math.max(...[...book.ways.keys()].map(usual))).toBe(usual('leaf'));
+		});
 	});
 
 	it('what irritates, poisons or spreads is said before the first cut', () => {

@@ -111,6 +111,8 @@ export const kindSchema = z.strictObject({
 		height_cm: z.number().gt(0),
 		spread_cm: z.number().gt(0),
 		spacing_cm: z.number().gt(0),
+		/** What a young woody plant adds to its height in a year; by its habit if not given. */
+		shoot_cm: z.number().gt(0).max(500).optional(),
 		src
 	}),
 	/** Degree days above 5 °C since bud break at which this year's shoots are semi-ripe and hard; by habit if not given. */

@@ -33,6 +33,19 @@ export const PLAN = {
 		'A piece with roots or stores of its own, moved off its window.',
 		MEMORY
 	),
+	shootShare: judged(
+		{ evergreen: 0.15, deciduous: 0.25, tree: 0.04 },
+		'of the full height',
+		'What a young woody plant adds to its height in a year, where its kind has no figure of its own.',
+		MEMORY
+	),
+	shootMost: judged({ evergreen: 30, deciduous: 70, tree: 50 }, 'cm a year', 'The same, at most.', MEMORY),
+	ball: judged(
+		{ '15': 12, '30': 18, '45': 25, '60': 30, '90': 35, '120': 40, '150': 45 },
+		'cm across, by cm of height',
+		'The ball that a plant grown in the ground is lifted with, after the usual sizes of the nursery trade.',
+		MEMORY
+	),
 	nightStep: judged(
 		1.2,
 		'°C',

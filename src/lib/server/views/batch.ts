@@ -12,6 +12,7 @@ import { stripWindows } from '../windows.js';
 import * as state from '../store/state.js';
 import { vesselsOf } from '../mixing.js';
 import { lineage } from '../lineage.js';
+import { tallNow } from '../tall.js';
 import { wantViews } from '../wants.js';
 import type { Ask } from './ask.js';
 
@@ -41,9 +42,22 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 		row.fromBatch ? state.batchById(db, garden.id, row.fromBatch) : null
 	]);
 	const potted = profile.stages.find((s) => s.to === 'potted' || s.to === 'ready');
+	const pots = await vesselsOf(garden);
+	const today = dayNumber(garden.today);
 	return {
-		stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today), row.wayId),
+		stripWindows: stripWindows(await seasonOf(garden), kind, today, row.wayId),
 		batch: batch!,
+		tall:
+			row.struckOn && batch!.inHand > 0
+				? tallNow(
+						garden,
+						kind,
+						profile,
+						{ struckOn: dayNumber(row.struckOn), planted: batch!.plantedOn && dayNumber(batch!.plantedOn.usual) },
+						today,
+						pots
+					)
+				: null,
 		way: {
 			how: way.how,
 			cautions: way.cautions,
@@ -59,7 +73,7 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 			schools: profile.schools.map((id) => handbook().schools.get(id)!)
 		},
 		potIn: nextPot(row.container, potted?.holds ?? null),
-		pots: (await vesselsOf(garden)).map((v) => ({ id: v.id, name: v.name, vessel: v.vessel })),
+		pots: pots.map((v) => ({ id: v.id, name: v.name, vessel: v.vessel })),
 		line: await lineage(garden.id, row),
 		hazards: kind.hazards,
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),

@@ -6,6 +6,8 @@ import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { planWant, wantViews } from '../wants.js';
 import { seasonOf } from '../season.js';
+import { vesselsOf } from '../mixing.js';
+import { tallIn } from '../tall.js';
 import { database } from '../db.js';
 import { entriesOf } from '../store/entries.js';
 import { stripWindows, wayLabel } from '../windows.js';
@@ -28,6 +30,7 @@ export async function wantView({ params, query }: Ask<'want'>) {
 		? null
 		: await planWant(garden, want.id, asked && z.uuid().safeParse(asked).success ? asked : null);
 	const ways = new Map(kind.ways.map((w) => [w.id, w]));
+	const pots = await vesselsOf(garden);
 	return {
 		stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
 		want,
@@ -67,7 +70,8 @@ export async function wantView({ params, query }: Ask<'want'>) {
 						medium: profile.medium,
 						cover: profile.cover,
 						hormone: profile.hormone,
-						cautions: way.cautions
+						cautions: way.cautions,
+						tall: w.best && tallIn(garden, kind, profile, w.best.effort.stages, pots)
 					};
 				})
 			}

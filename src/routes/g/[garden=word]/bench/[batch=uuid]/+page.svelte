@@ -168,6 +168,7 @@
 			{#if data.want}<p class="mt-1">
 					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOdds(data.want.odds)}</strong>.
 				</p>{/if}
+			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}
 			{#if b.next}<p class="mt-1">{sayNext(b.next, data.way.pieces, data.garden.today)}</p>{/if}
 		</section>
 

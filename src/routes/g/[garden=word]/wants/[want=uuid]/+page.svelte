@@ -314,6 +314,7 @@
 												</tbody>
 											</table>
 										</div>
+										{#if w.tall}<p class="mt-3 max-w-prose">{w.tall.years} {w.tall.lift}</p>{/if}
 										<p class="mt-3">
 											{w.piece.say}. Medium: {w.medium}. Cover: {w.cover}. Hormone: {w.hormone}.
 										</p>
