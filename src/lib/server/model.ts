@@ -30,7 +30,6 @@ import type { Batch } from '$lib/core/ledger/index.js';
 import { meanChance } from '$lib/core/odds/belief.js';
 import type { Belief } from '$lib/core/odds/belief.js';
 import { meanOf } from '$lib/core/odds/beta.js';
-import type { Beta } from '$lib/core/odds/beta.js';
 import type { Rooting } from '$lib/core/odds/rooting.js';
 import { beliefsOf } from '$lib/core/plan/beliefs.js';
 import { calendarClock, growthClock } from '$lib/core/plan/clock.js';
@@ -39,7 +38,6 @@ import { forecastFrom } from '$lib/core/plan/forecast.js';
 import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
 import type { ForecastOf, Prepared, Standing } from '$lib/core/plan/timing.js';
-import type { WantBatch } from '$lib/core/plan/wantOdds.js';
 import { batchTasks } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 import type { FrostSeen } from '$lib/core/plan/frostSeen.js';
@@ -144,7 +142,7 @@ export interface Known {
 }
 
 /** Batches whose counts are of the same pieces' chances: themselves, and what they were split from. */
-const kinOf = (batches: readonly Batch[]): string[] => [
+export const kinOf = (batches: readonly Batch[]): string[] => [
 	...new Set(batches.flatMap((b) => [b.id, b.family, b.fromBatch ?? b.id]))
 ];
 
@@ -166,7 +164,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	const kind = m.kinds.get(b.kindId);
 	const way = wayIn(kind, b.wayId);
 	if (!kind || !way) return null;
-	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]));
+	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]), m.formOf(b.stockId));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
 	const key = [m.state, b.id, b.version, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
 	return recent.of(key, () => reckoned(m, b, kind, way, worth));
@@ -214,9 +212,15 @@ export function offSeasonOf(m: Pick<Model, 'season' | 'today'>, kind: Kind, way:
 }
 
 /** What a piece struck on a day is up against: how far off its window, and its chance to take. */
-export function takingOn(m: Model, kind: Kind, way: WayProfile, on: DayNumber): { off: OffSeason | null; chance: number } {
+export function takingOn(
+	m: Model,
+	kind: Kind,
+	way: WayProfile,
+	on: DayNumber,
+	form: string
+): { off: OffSeason | null; chance: number } {
 	const off = offSeasonOf(m, kind, way, on);
-	const usual = meanOf(stageOdds(way.stages[0]!, m.record.of(kind.id, way.id)));
+	const usual = meanOf(stageOdds(way.stages[0]!, m.record.of(kind.id, way.id, [], form)));
 	return { off, chance: off ? timesOdds(usual, off.times) : usual };
 }
 
@@ -313,79 +317,4 @@ export function tasksFor(m: Model, k: Known, day: DayNumber, until: DayNumber): 
 		mine.set(key, found);
 	}
 	return found;
-}
-
-/** The batches of a want: as its odds are reckoned, and each with its own forecast by the due day. */
-export interface WantParts {
-	parts: WantBatch[];
-	each: { batch: Batch; part: WantBatch; forecast: Forecast }[];
-}
-
-/** Counts that are the batches' own: where a part was split off and the rest is not among them, its past as well. */
-const countsOfKin = (kin: readonly Batch[]): Tallies[] =>
-	kin.flatMap((b) => (kin.some((o) => o.id !== b.id && o.id === b.fromBatch) ? [b.seen] : [b.seen, b.inherited]));
-
-/**
- * Batches of one way share its mean chances, taught by what the garden's other batches showed. Parts of one strike
- * that stand alike share their chances whole: they count as the one batch that they were.
- */
-export function wantParts(m: Model, batches: readonly Batch[], due: DayNumber): WantParts {
-	const each: WantParts['each'] = [];
-	const parts: WantBatch[] = [];
-	const ways = new Map<string, Batch[]>();
-	for (const b of batches) ways.set(`${b.kindId} ${b.wayId}`, [...(ways.get(`${b.kindId} ${b.wayId}`) ?? []), b]);
-	for (const [way, kin] of ways) {
-		const [first] = kin;
-		const others = m.record.of(first!.kindId, first!.wayId, kinOf(kin));
-		const all = m.record.of(first!.kindId, first!.wayId);
-		const families = new Map<string, Known[]>();
-		for (const b of kin) {
-			const k = known(m, b, others);
-			if (!k) continue;
-			const key = `${b.family} ${k.winter?.place ?? ''}`;
-			families.set(key, [...(families.get(key) ?? []), k]);
-		}
-		const asPart = (k: Known): WantBatch => {
-			const betas = (worth: Tallies): Map<StageName, Beta> => new Map(k.way.stages.map((s) => [s.to, stageOdds(s, worth)]));
-			return { way, means: betas(others), likely: betas(all), prepared: preparedOf(m, k, due) };
-		};
-		for (const family of families.values()) {
-			const own = family.map(asPart);
-			family.forEach((k, i) => each.push({ batch: k.batch, part: own[i]!, forecast: forecastFrom(own[i]!.prepared) }));
-			parts.push(family.length === 1 ? own[0]! : asPart(joined(m, family, others)));
-		}
-	}
-	return { parts, each };
-}
-
-/** Parts of one strike as the one batch that they are: all their pieces, all that they showed. */
-function joined(m: Model, parts: readonly Known[], others: Tallies): Known {
-	const root = parts[0]!;
-	const batches = parts.map((k) => k.batch);
-	const standing: Standing = {
-		cohorts: parts.flatMap((k) => k.standing.cohorts),
-		planted: parts.reduce((n, k) => n + k.standing.planted, 0),
-		struckOn: root.standing.struckOn
-	};
-	const whole: Batch = {
-		...root.batch,
-		seen: tallied(...countsOfKin(batches)),
-		inherited: {},
-		unrooted: batches.reduce((n, b) => n + b.unrooted, 0),
-		rootRecord: joinedRooting(batches)
-	};
-	// A night that one of the parts has not been counted since is a night that it may have died of.
-	const frost = parts.reduce<FrostSeen | null>((a, k) => (a && (!k.frost || a.alive <= k.frost.alive) ? a : k.frost), null);
-	return { ...known(m, whole, others)!, standing, frost };
-}
-
-/** What the others' pieces went through, then the part with most left to root: its last epoch is the open one. */
-function joinedRooting(batches: readonly Batch[]): Batch['rootRecord'] {
-	const order = [...batches].sort((a, b) => a.unrooted - b.unrooted);
-	const last = order.at(-1)!;
-	const rooted = batches.find((b) => b.rootRecord.own === 0);
-	// The past of parts is told once: by the batch that stayed, or by the first part if that is not here.
-	const past = rooted ? [] : batches[0]!.rootRecord.epochs.slice(0, batches[0]!.rootRecord.own);
-	const own = order.flatMap((b) => b.rootRecord.epochs.slice(b.rootRecord.own));
-	return { epochs: [...past, ...own], own: 0, signs: last.rootRecord.signs };
 }

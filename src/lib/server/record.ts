@@ -14,9 +14,14 @@ import { dayNumber } from '$lib/core/dates.js';
 import { learnCorrelation, MOST_COUNTS } from '$lib/core/evidence/correlation.js';
 import type { CountGroup } from '$lib/core/evidence/correlation.js';
 import { countSoFar, without, worthOf } from '$lib/core/evidence/evidence.js';
-import type { Tallies } from '$lib/core/evidence/tally.js';
+import { forForm, formsOf, isEnough } from '$lib/core/evidence/byForm.js';
+import type { FormRecord } from '$lib/core/evidence/byForm.js';
+import { grouped } from '$lib/core/grouped.js';
+import type { Tallies, Tally } from '$lib/core/evidence/tally.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
-import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
+import { tallied } from '$lib/core/ledger/index.js';
+import type { Subject } from '$lib/core/ledger/index.js';
 import { offSeason } from '$lib/core/plan/offSeason.js';
 import { seasonOfClimate } from '$lib/core/season/season.js';
 import type { Season } from '$lib/core/season/season.js';
@@ -24,8 +29,15 @@ import { betaOf } from '$lib/core/odds/beta.js';
 import { durationOf, shareBy } from '$lib/core/odds/durations.js';
 
 export interface RecordOf {
-	/** What all batches of a kind and way are worth as evidence, but for some, named by their ids. */
-	of(kindId: string, wayId: string, but?: readonly (string | null)[]): Tallies;
+	/**
+	 * What all batches of a kind and way are worth as evidence, but for some, named by their ids; for a form of the
+	 * kind, by its name, where it has been counted often enough.
+	 */
+	of(kindId: string, wayId: string, but?: readonly (string | null)[], form?: string): Tallies;
+	/** Whether a form of the kind has been counted often enough to go by. */
+	isApart(kindId: string, wayId: string, form: string): boolean;
+	/** Forms that have been counted often enough to go by, with their own counts by stage. */
+	forms(kindId: string, wayId: string): { form: string; counts: Tallies }[];
 	/** How alike the pieces of one batch fare here. */
 	rho: number;
 }
@@ -38,6 +50,8 @@ interface CountedRow {
 	unrooted: number;
 	seen: Tallies;
 	looked_on: string | null;
+	/** What people call the form that it is of; blank where they do not. */
+	form: string;
 }
 interface Counted extends CountedRow {
 	/** What it counts as. */
@@ -49,6 +63,7 @@ interface Summed {
 	groups: ReadonlyMap<string, readonly Counted[]>;
 	rho: number;
 	worth: ReadonlyMap<string, Tallies>;
+	forms: ReadonlyMap<string, ReadonlyMap<string, FormRecord>>;
 	each: ReadonlyMap<string, Counted>;
 }
 /** A batch takes some 700 bytes. */
@@ -59,7 +74,8 @@ type Of = Pick<Garden, 'id' | 'base'>;
 async function counted(db: Queryable, garden: Of, ids: readonly string[] | null): Promise<Counted[]> {
 	const { rows } = await db.query<CountedRow>(
 		`SELECT id, kind_id, way_id, struck_on, unrooted, seen,
-			(SELECT max(c->>'lookedOn') FROM jsonb_array_elements(cohorts) AS c) AS looked_on
+			(SELECT max(c->>'lookedOn') FROM jsonb_array_elements(cohorts) AS c) AS looked_on,
+			coalesce((SELECT label FROM stock s WHERE s.garden_id = batch.garden_id AND s.id = batch.stock_id), '') AS form
 		 FROM batch WHERE garden_id = $1 AND seen <> '{}' AND ($2::uuid[] IS NULL OR id = ANY ($2))`,
 		[garden.id, ids]
 	);
@@ -114,9 +130,20 @@ async function sumUp(garden: Of): Promise<Summed> {
 	if (before && sameEntry(before.last, last)) return before;
 	// Those who ask at once each sum up what the same entries changed: it is little.
 	const touched = before && (await touchedSince(db, garden.id, before.last));
-	const ids = touched?.filter((t) => t.subject === 'batch').map((t) => t.subject_id) ?? null;
+	const about = (subject: Subject) => touched?.filter((t) => t.subject === subject).map((t) => t.subject_id) ?? [];
+	// A stock plant under another name is another form: what was struck from it moves with it.
+	const ids = !touched ? null : [...new Set([...about('batch'), ...(await struckFromAny(db, garden.id, about('stock')))])];
 	const rows = ids?.length === 0 ? [] : await counted(db, garden, ids);
 	return summed.set(name, summing(garden, last, rows, ids && before ? { before, ids } : null));
+}
+
+async function struckFromAny(db: Queryable, gardenId: string, stocks: readonly string[]): Promise<string[]> {
+	if (stocks.length === 0) return [];
+	const { rows } = await db.query<{ id: string }>('SELECT id FROM batch WHERE garden_id = $1 AND stock_id = ANY ($2)', [
+		gardenId,
+		stocks
+	]);
+	return rows.map((r) => r.id);
 }
 
 const sameEntry = (a: LastEntry, b: LastEntry): boolean => a?.seq === b?.seq && a?.at === b?.at;
@@ -162,14 +189,37 @@ function summing(
 			] as const;
 		})
 	);
-	return { last, groups, rho, worth, each };
+	const forms = new Map(
+		[...groups].map(([name, list]) => {
+			const same = changed.has(name) || of?.before.rho !== rho ? undefined : of.before.forms.get(name);
+			return [name, same ?? formsIn(list, rho)] as const;
+		})
+	);
+	return { last, groups, rho, worth, forms, each };
 }
+
+const formsIn = (list: readonly Counted[], rho: number): ReadonlyMap<string, FormRecord> =>
+	formsOf(
+		list.filter((r) => r.form !== '').map((r) => ({ form: sameForm(r.form), tallies: r.tallies })),
+		(t) => worthOf(t, rho)
+	);
+
+/** A kind's way in parts: each form that goes by its own record, and the rest. */
+function apartIn(list: readonly Counted[]): Counted[][] {
+	const forms = formsIn(list, 0);
+	const isApart = (form: string) => Object.values(forms.get(form)?.counted ?? {}).some(isEnough);
+	return [...grouped(list, (r) => (isApart(sameForm(r.form)) ? sameForm(r.form) : '')).values()];
+}
+
+/** A name however it was typed. */
+const sameForm = (label: string): string => label.trim().toLocaleLowerCase('en');
 
 /** ρ from batches of one kind and way at one stage, the newest of the garden first. */
 function correlationOf(garden: Of, groups: ReadonlyMap<string, readonly Counted[]>): number {
 	let left = MOST_COUNTS;
 	const telling: CountGroup[] = [];
-	const newest = [...groups.values()].sort((a, b) => newestFirst(a[0]!, b[0]!));
+	// Forms that differ would pass for batches that do.
+	const newest = [...groups.values()].flatMap(apartIn).sort((a, b) => newestFirst(a[0]!, b[0]!));
 	for (const list of newest) {
 		const { kind_id, way_id } = list[0]!;
 		for (const stage of wayIn(garden.base.kinds.get(kind_id), way_id)?.stages ?? []) {
@@ -188,13 +238,47 @@ function correlationOf(garden: Of, groups: ReadonlyMap<string, readonly Counted[
 
 /** What this garden's batches have taught, as of the ledger's last entry. */
 export async function recordOf(garden: Of): Promise<RecordOf> {
-	const { worth, rho, each } = await sumUp(garden);
+	const { worth, rho, each, forms } = await sumUp(garden);
+	const nameOf = (kind_id: string, way_id: string) => groupOf({ kind_id, way_id });
 	return {
 		rho,
-		of: (kindId, wayId, but) => {
-			const all = worth.get(groupOf({ kind_id: kindId, way_id: wayId })) ?? {};
-			const out = (but ?? []).flatMap((id) => (id === null ? [] : (each.get(id)?.tallies ?? [])));
-			return out.length ? without(all, out, rho) : all;
-		}
+		of: (kindId, wayId, but, form = '') => {
+			const name = nameOf(kindId, wayId);
+			const out = (but ?? []).flatMap((id) => (id === null ? [] : (each.get(id) ?? [])));
+			const less = (t: Tallies, of: readonly Counted[]) =>
+				of.length
+					? without(
+							t,
+							of.map((r) => r.tallies),
+							rho
+						)
+					: t;
+			const all = less(worth.get(name) ?? {}, out);
+			const own = form === '' ? undefined : forms.get(name)?.get(sameForm(form));
+			if (!own) return all;
+			const mine = out.filter((r) => sameForm(r.form) === sameForm(form));
+			return forForm(all, { worth: less(own.worth, mine), counted: lessCounted(own.counted, mine) });
+		},
+		isApart: (kindId, wayId, form) =>
+			form !== '' && Object.values(forms.get(nameOf(kindId, wayId))?.get(sameForm(form))?.counted ?? {}).some(isEnough),
+		forms: (kindId, wayId) =>
+			[...(forms.get(nameOf(kindId, wayId)) ?? [])].flatMap(([form, own]) => {
+				if (!Object.values(own.counted).some(isEnough)) return [];
+				const mine = [...each.values()].filter((r) => r.kind_id === kindId && r.way_id === wayId && sameForm(r.form) === form);
+				return [{ form: mine[0]!.form, counts: tallied(...mine.map((r) => r.tallies)) }];
+			})
 	};
+}
+
+/** Counted without some of the batches. */
+function lessCounted(counted: FormRecord['counted'], but: readonly Counted[]): FormRecord['counted'] {
+	const left = Object.fromEntries(Object.entries(counted).map(([stage, c]) => [stage, { ...c }])) as FormRecord['counted'];
+	for (const { tallies } of but)
+		for (const [stage, t] of Object.entries(tallies) as [StageName, Tally][]) {
+			const c = left[stage];
+			if (!c || t.passed + t.failed <= 0) continue;
+			c.pieces -= t.passed + t.failed;
+			c.batches -= 1;
+		}
+	return left;
 }

@@ -5,12 +5,13 @@ import { database } from './db.js';
 import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
 import { Kept } from './kept.js';
-import { modelOf, shortOf, stateOf, wantParts } from './model.js';
+import { modelOf, shortOf, stateOf } from './model.js';
 import { frostOnStock } from './stood.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
 import * as state from './store/state.js';
+import { wantParts } from './wantParts.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
@@ -173,7 +174,10 @@ const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches
 /** What the odds of a want hang on besides the season: its batches, what others of their ways have taught, its parents. */
 const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: readonly state.StockRow[]) => [
 	mine.map((b) => [b.id, b.version]),
-	[...new Set(mine.map((b) => b.wayId))].map((way) => m.record.of(w.kind_id, way)),
+	[...new Map(mine.map((b) => [`${b.wayId} ${m.formOf(b.stockId)}`, b]))].map(([of, b]) => [
+		of,
+		m.record.of(w.kind_id, b.wayId, [], m.formOf(b.stockId))
+	]),
 	m.kinds.get(w.kind_id),
 	w.purpose === 'keep' ? stocks.filter((s) => s.kind_id === w.kind_id) : null
 ];
@@ -321,7 +325,7 @@ async function planned(
 			book: handbook(),
 			stock: stockPlantOf(stock, kind),
 			takings: takingsFrom(stock, kind, taken),
-			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id)])),
+			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id, [], stock.label)])),
 			rho: m.record.rho,
 			target,
 			growing,

@@ -9,6 +9,18 @@ export const EVIDENCE = {
 		MEMORY
 	),
 	correlationWeight: judged(20, 'batches', 'As if the correlation rested on so many.', OWN),
+	formFrom: judged(
+		{ pieces: 20, batches: 2 },
+		'counted',
+		'From here on the record of one form of a kind, by its name, stands by itself.',
+		OWN
+	),
+	othersAtMost: judged(
+		8,
+		'pieces struck apart',
+		'The other forms of the kind are worth so many to it, at most: forms of a kind fare alike, not the same.',
+		OWN
+	),
 	hardlyLuck: judged(
 		0.975,
 		'chance',

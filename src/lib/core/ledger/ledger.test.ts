@@ -119,6 +119,20 @@ describe('the story of a batch', () => {
 		expect(code(struck(10), entry('batch.wintered', { alive: 11 }))).toBe('batch.more-alive');
 	});
 
+	it('counts after one night’s frost are not: what it takes says nothing of how the way winters', () => {
+		const before = [struck(10), check(10, 10), potted(10)] as const;
+		const b = fold(...before, entry('batch.wintered', { alive: 2, after: 'frost' }, '2027-10-20'));
+		expect(b).toMatchObject({ potted: 2, lost: 8, winteredOn: null });
+		expect(b.seen).toEqual(fold(...before).seen);
+		// Winter is still ahead, and its own count is of the two.
+		const spring = fold(
+			...before,
+			entry('batch.wintered', { alive: 2, after: 'frost' }, '2027-10-20'),
+			entry('batch.wintered', { alive: 1, after: 'winter' }, '2028-04-20')
+		);
+		expect(spring.seen.wintered).toEqual({ passed: 1, failed: 1 });
+	});
+
 	it('counts after winter are held against the winter', () => {
 		const b = fold(struck(10), check(10, 10), potted(10), entry('batch.wintered', { alive: 7 }, '2028-04-20'));
 		expect(b).toMatchObject({ potted: 7, lost: 3, winteredOn: '2028-04-20' });

@@ -8,6 +8,8 @@ import type { OffSeason } from './offSeason.js';
 export interface Trouble {
 	word: string;
 	sentence: string;
+	/** A night's frost, to be settled by a count. */
+	frost: boolean;
 }
 
 /** "Usually 2 of 12 root." */
@@ -51,11 +53,18 @@ export function troubleOf(t: TroubleOf): Trouble | null {
 		const gone = t.plannedOn !== null && t.plannedOn < t.today;
 		if (t.off)
 			return gone
-				? { word: 'missed: its window is shut', sentence: `Its day has gone by. ${sayOffSeason(t.off, t.count, t.chance)}` }
-				: { word: 'planned out of season', sentence: sayOffSeason(t.off, t.count, t.chance) };
-		return gone ? { word: 'late', sentence: 'Its day has gone by, but its window is still open: strike now.' } : null;
+				? {
+						word: 'missed: its window is shut',
+						sentence: `Its day has gone by. ${sayOffSeason(t.off, t.count, t.chance)}`,
+						frost: false
+					}
+				: { word: 'planned out of season', sentence: sayOffSeason(t.off, t.count, t.chance), frost: false };
+		return gone
+			? { word: 'late', sentence: 'Its day has gone by, but its window is still open: strike now.', frost: false }
+			: null;
 	}
-	if (t.frost) return { word: fateWord(t.frost.alive), sentence: sayFrost(t.frost, t.count) };
-	if (t.off && t.unrooted > 0) return { word: 'struck out of season', sentence: sayStruckOff(t.unrooted, t.chance) };
+	if (t.frost) return { word: fateWord(t.frost.alive), sentence: sayFrost(t.frost, t.count), frost: true };
+	if (t.off && t.unrooted > 0)
+		return { word: 'struck out of season', sentence: sayStruckOff(t.unrooted, t.chance), frost: false };
 	return null;
 }

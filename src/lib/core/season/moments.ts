@@ -97,8 +97,8 @@ export function sayRuleAlone(r: SeasonRule): string {
 			return 'the freezing of the soil';
 		case 'frost_chance':
 			return r.side === 'spring'
-				? `the day after which frost comes in only ${Math.round(r.chance * 100)} years of 100`
-				: `the day by which frost has come in ${Math.round(r.chance * 100)} years of 100`;
+				? `the day after which frost comes in only ${Math.round(r.chance * 100)} years in 100`
+				: `the day by which frost has come in ${Math.round(r.chance * 100)} years in 100`;
 		case 'shoot':
 			return SHOOTS[r.is];
 		case 'rains':

@@ -77,7 +77,7 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 		case 'moved':
 			return [act('batch.moved', { place_id: f.text('place_id') })];
 		case 'wintered':
-			return [act('batch.wintered', { alive: f.number('alive') ?? Number.NaN })];
+			return [act('batch.wintered', { alive: f.number('alive') ?? Number.NaN, after: afterOf(f) })];
 		case 'planted':
 			return [act('batch.planted', { count, place_id: f.textOrNull('place_id') })];
 		case 'given':
@@ -140,6 +140,9 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 	}
 }
 
+/** Counted after a night's frost, else after the winter. */
+const afterOf = (f: Fields): 'winter' | 'frost' => (f.text('after') === 'frost' ? 'frost' : 'winter');
+
 const SAID: Record<Verb, (b: Batch, f: Fields) => string> = {
 	struck: (b, f) => `Struck ${f.text('struck')}: ${b.code}.`,
 	checked: (b, f) => `${b.code}: ${f.text('alive')} alive${f.text('rooted') ? `, ${f.text('rooted')} rooted` : ''}.`,
@@ -148,7 +151,7 @@ const SAID: Record<Verb, (b: Batch, f: Fields) => string> = {
 	moved: (b) => `${b.code} moved.`,
 	meant: (b, f) => (f.text('want_id') ? `${b.code} is for that want now.` : `${b.code} is for no want now.`),
 	split: (b, f) => `${f.text('count')} split off ${b.code}.`,
-	wintered: (b, f) => `${b.code}: ${f.text('alive')} came through the winter.`,
+	wintered: (b, f) => `${b.code}: ${f.text('alive')} came through the ${afterOf(f)}.`,
 	planted: (b, f) => `${b.code}: ${f.text('count')} planted.`,
 	given: (b, f) => `${b.code}: ${f.text('count')} given away.`,
 	lost: (b, f) => `${b.code}: ${f.text('count')} lost.`,

@@ -82,7 +82,7 @@ export async function counted(asked: Asked): Promise<Made | Refusing> {
 	const batch = await batchNamed(asked);
 	if (!batch) return noBatch();
 	// Of those in pots and rooted ones too, only the living are counted.
-	const winter = ['winter-count', 'frost-count'].includes(f.text('work'));
+	const after = { 'winter-count': 'winter', 'frost-count': 'frost' }[f.text('work')] as 'winter' | 'frost' | undefined;
 	const alive = f.number('alive') ?? Number.NaN;
 	const sign = SIGNS.find((s) => s === f.text('sign')) ?? 'none';
 	return {
@@ -90,10 +90,10 @@ export async function counted(asked: Asked): Promise<Made | Refusing> {
 			{
 				...frame,
 				on: garden.today,
-				kind: winter ? 'batch.wintered' : 'batch.checked',
+				kind: after ? 'batch.wintered' : 'batch.checked',
 				subjectId: batch.id,
 				seen: f.number('seen'),
-				data: winter ? { alive } : { alive, rooted: f.number('rooted'), sign }
+				data: after ? { alive, after } : { alive, rooted: f.number('rooted'), sign }
 			}
 		],
 		said: `${batch.code}: counted.`

@@ -57,7 +57,7 @@ export async function cutsView({ params }: Ask<'stock'>) {
 				piece: way.piece,
 				cut: cutOf(way, w),
 				tray: trayOf(w),
-				chance: Math.min(0.97, takingOn(m, kind, w, m.today).chance),
+				chance: Math.min(0.97, takingOn(m, kind, w, m.today, stock.label).chance),
 				usual: w.gives,
 				now: gives.now,
 				open: gives.open,

@@ -55,6 +55,11 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 					counted
 				};
 			}),
+			/** Forms that go by their own record: what was counted of them at the first stage. */
+			forms: record.forms(kind.id, w.id).flatMap(({ form, counts }) => {
+				const counted = counts[w.stages[0]!.to];
+				return counted ? [{ form, counted }] : [];
+			}),
 			schools: w.schools.map((id) => handbook().schools.get(id)!)
 		};
 	});

@@ -31,7 +31,7 @@ export async function strikeView({ params, query }: Ask) {
 					name: g.wayName,
 					gives: g.now,
 					open: g.open,
-					...takingOn(m, kinds.get(s.kind_id)!, profile, m.today),
+					...takingOn(m, kinds.get(s.kind_id)!, profile, m.today, s.label),
 					medium: profile.medium,
 					hormone: profile.hormone,
 					cover: profile.cover,

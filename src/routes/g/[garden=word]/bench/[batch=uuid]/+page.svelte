@@ -186,7 +186,8 @@
 			</div>
 		{:else if usable.length}
 			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label="Log">
-				{#each usable as [v, name] (v)}
+				{#each usable as [v, label] (v)}
+					{@const name = v === 'wintered' && b.trouble?.frost ? 'Count after frost' : label}
 					<button
 						class="act {verb === v ? 'act-main' : ''}"
 						aria-expanded={verb === v}
@@ -279,6 +280,7 @@
 								/>{/key}
 							<SelectField label="Where they stand now" name="place_id" items={places} />
 						{:else if verb === 'wintered'}
+							<input type="hidden" name="after" value={b.trouble?.frost ? 'frost' : 'winter'} />
 							<Stepper label="Came through alive" name="alive" bind:value={alive} max={b.inHand} hint="{b.inHand} went in." />
 						{:else if verb === 'planted'}
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />

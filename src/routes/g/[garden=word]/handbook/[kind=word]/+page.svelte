@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { sayShare } from '$lib/core/odds/words.js';
+	import { sayForm } from '$lib/core/evidence/byForm.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -145,8 +146,8 @@
 							)}{/if}.
 					</p>
 					<p class="note">
-						{data.isToday ? 'Today' : 'That day'} suits in {Math.round(w.window.now * 10)} years of 10{n.share < 0.95
-							? `; only ${Math.round(n.share * 10)} years of 10 have it at all`
+						{data.isToday ? 'Today' : 'That day'} suits {Math.round(w.window.now * 10)} years in 10{n.share < 0.95
+							? `; only ${Math.round(n.share * 10)} years in 10 have it at all`
 							: ''}.
 					</p>
 				{:else}
@@ -198,7 +199,8 @@
 				<table class="w-full">
 					<thead
 						><tr class="border-b border-ink"
-							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 10 pass</th><th class="pr-3">Here</th
+							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 100 pass</th><th class="pr-3"
+								>Of yours</th
 							><th class="hidden pr-3 sm:table-cell">In</th><th class="hidden sm:table-cell">Source</th></tr
 						></thead
 					>
@@ -210,14 +212,15 @@
 									></td
 								>
 								<td class="pr-3 whitespace-nowrap">{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td>
-								<td class="pr-3">{(s.chance * 10).toFixed(1)}</td>
-								<td class="pr-3">{s.counted ? `${(s.own * 10).toFixed(1)}, worth ${s.counted}` : '–'}</td>
+								<td class="pr-3">{Math.round(s.chance * 100)}</td>
+								<td class="pr-3">{s.counted ? `${Math.round(s.own * 100)}, with your ${s.counted} counted` : '–'}</td>
 								<td class="hidden pr-3 sm:table-cell">{s.container}</td>
 								<td class="note hidden sm:table-cell">{data.sources[s.src]}</td>
 							</tr>
 						{/each}
 					</tbody>
 				</table>
+				{#each w.forms as f (f.form)}<p class="mt-2">{sayForm(f.form, f.counted, STAGE_WORDS[w.stages[0]!.to])}</p>{/each}
 			</div>
 		</div>
 	</section>
