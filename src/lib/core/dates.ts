@@ -99,3 +99,15 @@ const WITHOUT_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: '
 export function sayDate(iso: IsoDate, withYear = true): string {
 	return (withYear ? WITH_YEAR : WITHOUT_YEAR).format(dayNumber(iso) * MS_PER_DAY);
 }
+
+/** A stretch of days as a person says it: "a day", "12 days", "3 weeks", "4 months", "2½ years". */
+export function sayWait(days: number): string {
+	const whole = Math.round(days);
+	if (whole <= 1) return 'a day';
+	if (whole < 14) return `${whole} days`;
+	if (whole < 60) return `${Math.round(whole / 7)} weeks`;
+	if (whole < 365) return `${Math.round(whole / 30.4)} months`;
+	const halves = Math.round(whole / 182.6);
+	const years = `${Math.floor(halves / 2)}${halves % 2 ? '½' : ''}`;
+	return years === '1' ? 'a year' : `${years} years`;
+}

@@ -34,6 +34,8 @@ export interface RecordOf {
 	 * kind, by its name, where it has been counted often enough.
 	 */
 	of(kindId: string, wayId: string, but?: readonly (string | null)[], form?: string): Tallies;
+	/** Pieces that all batches of a kind and way showed, as they were counted. */
+	counts(kindId: string, wayId: string): Tallies;
 	/** Whether a form of the kind has been counted often enough to go by. */
 	isApart(kindId: string, wayId: string, form: string): boolean;
 	/** Forms that have been counted often enough to go by, with their own counts by stage. */
@@ -238,7 +240,7 @@ function correlationOf(garden: Of, groups: ReadonlyMap<string, readonly Counted[
 
 /** What this garden's batches have taught, as of the ledger's last entry. */
 export async function recordOf(garden: Of): Promise<RecordOf> {
-	const { worth, rho, each, forms } = await sumUp(garden);
+	const { worth, rho, each, forms, groups } = await sumUp(garden);
 	const nameOf = (kind_id: string, way_id: string) => groupOf({ kind_id, way_id });
 	return {
 		rho,
@@ -259,6 +261,7 @@ export async function recordOf(garden: Of): Promise<RecordOf> {
 			const mine = out.filter((r) => sameForm(r.form) === sameForm(form));
 			return forForm(all, { worth: less(own.worth, mine), counted: lessCounted(own.counted, mine) });
 		},
+		counts: (kindId, wayId) => tallied(...(groups.get(nameOf(kindId, wayId)) ?? []).map((r) => r.tallies)),
 		isApart: (kindId, wayId, form) =>
 			form !== '' && Object.values(forms.get(nameOf(kindId, wayId))?.get(sameForm(form))?.counted ?? {}).some(isEnough),
 		forms: (kindId, wayId) =>

@@ -32,6 +32,7 @@ export interface StockView extends state.StockRow {
 		pieceWord: [string, string];
 		now: number;
 		full: number;
+		then: number | null;
 		open: boolean;
 		opensOn: string | null;
 		/** Null where it is open all the year. */
@@ -89,6 +90,8 @@ export async function stockViews(garden: Garden, day: DayNumber, of?: string | r
 						full,
 						open: window !== undefined && window.opens <= day && !barred,
 						opensOn: window && window.opens > day ? isoOf(window.opens) : null,
+						/** What it can give when its window opens. */
+						then: window && window.opens > day && gives ? canGive(plant, w.gives, takings, window.opens) : null,
 						closesOn: window && !allYear ? isoOf(window.closes) : null,
 						never: window ? null : whyNever(w.window, garden.climate),
 						fullAgainOn: again === null ? null : isoOf(again)

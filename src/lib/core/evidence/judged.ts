@@ -27,5 +27,6 @@ export const EVIDENCE = {
 		'Two treatments differ by more than luck from here on: one trial in 20 between equals says so.',
 		PRACTICE
 	),
+	few: judged(10, 'pieces a treatment', 'Fewer tell little, and it is said.', PRACTICE),
 	hint: judged(0.85, 'chance', 'From here on a trial hints at which is better.', OWN)
 };

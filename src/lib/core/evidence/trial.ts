@@ -25,6 +25,7 @@ export function chanceBetter(first: Counts, second: Counts): number {
 
 const HARDLY_LUCK = EVIDENCE.hardlyLuck.value;
 const HINT = EVIDENCE.hint.value;
+const FEW = EVIDENCE.few.value;
 
 /** One sentence on the best of a trial against the next. Null when nothing has been decided, or there is nothing to compare. */
 export function trialSentence(results: readonly GroupResult[]): string | null {
@@ -36,7 +37,8 @@ export function trialSentence(results: readonly GroupResult[]): string | null {
 	const of = (r: GroupResult) => `${r.rooted} of ${r.rooted + r.lost}`;
 	const facts = `${best!.group}: ${of(best!)} rooted; ${next!.group}: ${of(next!)}.`;
 	const odds = `${sayOddsShort(chance)} that ${best!.group} is better`;
-	if (chance < HINT) return `${facts} That could well be luck: ${odds}.`;
+	const fewest = Math.min(...told.map((r) => r.rooted + r.lost));
+	if (chance < HINT) return `${facts} That could well be luck${fewest < FEW ? ', and so few tell little' : ''}.`;
 	if (chance < HARDLY_LUCK) return `${facts} A hint, no proof: ${odds}. Do it again.`;
 	return `${facts} Hardly luck: ${odds} here.`;
 }

@@ -16,6 +16,8 @@ import {
 	SIGN_ODDS,
 	warmthDays
 } from './index.js';
+import { rootingSentence } from './rootingWords.js';
+import type { RootingDates } from './rootingDates.js';
 import type { Epoch, RootingPrior, RootingSeen, SignLook, ThreeDays } from './index.js';
 
 const prior: RootingPrior = { chance: { alpha: 8, beta: 2 }, days: [16, 26, 45] };
@@ -45,6 +47,12 @@ function counts(pieces: number, ...list: [at: number, newly: number, dead: numbe
 	});
 	return { epochs, signs: [] };
 }
+
+/** Dates as days of the calendar, from the day number 20,731 (5 October 2026). */
+const inDays = (d: RootingDates) => {
+	const on = (n: number | null) => (n === null ? null : 20_731 + n);
+	return { eighty: on(d.eighty), look: on(d.look), giveUp: on(d.giveUp) };
+};
 
 describe('how long a stage takes', () => {
 	it('meets low, usual and high to 1e-6, however lopsided', () => {
@@ -332,6 +340,23 @@ describe('dates and warmth', () => {
 			),
 			{ numRuns: 30 }
 		);
+	});
+	it('a winter that comes between is waited for: what half has done in autumn is not given up before spring', () => {
+		const r = rootingAfter({ chance: { alpha: 18, beta: 2 }, days: [14, 21, 35] });
+		// 22 days of growth, 160 of rest, growth again.
+		const d = rootingDates(r, 0, (day) => (day <= 22 || day > 182 ? 1 : 0));
+		expect(d.half!).toBeLessThanOrEqual(22);
+		expect(d.eighty!).toBeGreaterThan(182);
+		expect(d.eighty!).toBeLessThan(195);
+		expect(d.giveUp!).toBeGreaterThan(d.eighty!);
+		// Nothing more comes of the rest where it stays cold for good.
+		const ever = rootingDates(r, 0, (day) => (day <= 22 ? 1 : 0));
+		expect(ever.eighty).toBeNull();
+		expect(ever.giveUp).not.toBeNull();
+		const said = (x: typeof d) => rootingSentence({ unrooted: 4, now: 0, ever: r.ever, today: 20_731, ...inDays(x) });
+		expect(said(d)).toMatch(/Most of those that will have rooted by \d+ Apr 2027\./);
+		expect(said(ever)).toContain('It is too cold there for the rest to root.');
+		expect(said(rootingDates(r, 0, () => 0))).toContain('It is too cold there for roots to come within a year.');
 	});
 	it('in the cold all comes later, or not at all', () => {
 		const r = rootingAfter(prior);

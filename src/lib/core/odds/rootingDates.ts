@@ -22,7 +22,7 @@ export interface RootingDates {
  * Dates that follow, reading the batch's clock ahead from `at` by `clockOn` (day 0 is today).
  */
 export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => number, most = 500): RootingDates {
-	// The clock by each day, and two months beyond the last.
+	// The clock by each day, and a winter beyond the last.
 	const clock = [at];
 	for (let day = 1; day <= most + NO_LONGER; day++) clock.push(clock[day - 1]! + clockOn(day));
 	const { now, hope } = tabulated(r, clock.at(-1)!);
@@ -42,7 +42,7 @@ export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => n
 			const soon = open <= 1e-9 ? 0 : (left * (now(clock[day + NO_LONGER]!) - rooted)) / open;
 			if (left < GIVE_UP || soon < GIVE_UP / 2) found.giveUp = day;
 		}
-		if (found.giveUp !== null && found.look !== null) break;
+		if (found.giveUp !== null && found.look !== null && found.eighty !== null) break;
 	}
 	return found;
 }

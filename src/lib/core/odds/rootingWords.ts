@@ -1,5 +1,5 @@
 /** The one sentence of the bench: is it rooted yet, when to look, when to give up. */
-import { isoOf, sayDate } from '../dates.js';
+import { isoOf, sayDate, yearOf } from '../dates.js';
 import { sayShare } from './words.js';
 import type { DayNumber } from '../dates.js';
 
@@ -16,7 +16,8 @@ export interface RootingFacts {
 	today: DayNumber;
 }
 
-const on = (day: DayNumber): string => sayDate(isoOf(day), false);
+/** The year is told where it is another. */
+const dayFrom = (today: DayNumber) => (day: DayNumber) => sayDate(isoOf(day), yearOf(day) !== yearOf(today));
 
 /** Heading in two or three words, for lists. */
 export function rootedWord(f: RootingFacts): string {
@@ -33,6 +34,7 @@ export function rootedWord(f: RootingFacts): string {
 
 export function rootingSentence(f: RootingFacts): string {
 	const word = rootedWord(f);
+	const on = dayFrom(f.today);
 	if (word === 'given up')
 		return `The ${f.unrooted === 1 ? 'one' : f.unrooted} left will hardly root any more: fewer than 1 in 10. Give the room to others.`;
 	const head = {
@@ -45,7 +47,9 @@ export function rootingSentence(f: RootingFacts): string {
 	if (word !== 'probably rooted')
 		parts.push(
 			f.eighty === null
-				? 'It is too cold there for roots to come within a year.'
+				? f.giveUp === null
+					? 'It is too cold there for roots to come within a year.'
+					: 'It is too cold there for the rest to root.'
 				: `Most of those that will have rooted by ${on(f.eighty)}.`
 		);
 	if (f.look !== null)

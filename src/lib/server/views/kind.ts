@@ -37,6 +37,7 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 	const ways = kind.ways.map((w) => {
 		const way = handbook().ways.get(w.way)!;
 		const seen = record.of(kind.id, w.id);
+		const all = record.counts(kind.id, w.id);
 		return {
 			id: w.id,
 			name: wayLabel(kind, w),
@@ -47,12 +48,14 @@ export async function kindView({ params, query }: Ask<'kind'>) {
 			profile: w,
 			window: windowView(season, w.window, kind, day),
 			stages: w.stages.map((s) => {
-				const counted = seen[s.to] ? Math.round(seen[s.to]!.passed + seen[s.to]!.failed) : 0;
+				const counted = all[s.to];
 				return {
 					...s,
 					container: handbook().containers.get(s.holds)?.name ?? s.holds,
 					own: meanOf(stageOdds(s, seen)),
-					counted
+					/** Pieces that passed, and that were counted. */
+					passed: Math.round(counted?.passed ?? 0),
+					counted: Math.round((counted?.passed ?? 0) + (counted?.failed ?? 0))
 				};
 			}),
 			/** Forms that go by their own record: what was counted of them at the first stage. */

@@ -5,6 +5,12 @@
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
+	/** The way whose window opens first, if it gives anything then. */
+	const soonest = <G extends { opensOn: string | null; then: number | null }>(gives: readonly G[]): G[] =>
+		gives
+			.filter((g) => g.opensOn && g.then)
+			.sort((a, b) => a.opensOn!.localeCompare(b.opensOn!))
+			.slice(0, 1);
 </script>
 
 <svelte:head><title>Stock · {data.garden.name}</title></svelte:head>
@@ -60,8 +66,9 @@
 						<li class="text-faded">It gives nothing without its holder’s leave.</li>
 					{:else if open.length === 0}
 						<li class="text-faded">
-							Nothing now. {#each s.gives.filter((g) => g.opensOn).slice(0, 1) as g (g.wayId)}Next: {g.full} by
-								{g.wayName}, from {sayDate(g.opensOn!)}.{/each}
+							Nothing now. {#each soonest(s.gives) as g (g.wayId)}Next: {g.then} by {g.wayName}, from {sayDate(
+									g.opensOn!
+								)}.{/each}
 						</li>
 					{/if}
 				</ul>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Is it rooted yet? The answer in words, then the curve with its looks. */
-	import { isoOf, sayDate } from '$lib/core/dates.js';
+	import { isoOf, sayDate, sayWait } from '$lib/core/dates.js';
 	import type { RootingView } from '$lib/server/rooting.js';
 	import Chart from '$lib/ui/Chart.svelte';
 
@@ -76,7 +76,11 @@
 	<p class="mt-1 max-w-prose text-lg" data-testid="rooting">{r.sentence}</p>
 	<div class="mt-3 max-w-xl"><Chart {title} {option} height={210} /></div>
 	<p class="note mt-1">
-		{today - struck} days since the strike, as good as {Math.round(r.warmth)} of the handbook’s days where it stood.
+		Struck {today === struck ? 'today' : `${sayWait(today - struck)} ago`}; where it stood that is as good as {Math.round(
+			r.warmth
+		) === 1
+			? '1 day'
+			: `${Math.round(r.warmth)} days`} at the usual warmth.
 		{r.looks.length
 			? `Its own looks say: ${slow}. Diamonds are counts.`
 			: 'No roots have been counted yet: this is by the way’s odds and the warmth alone.'}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { sayShare } from '$lib/core/odds/words.js';
 	import { sayForm } from '$lib/core/evidence/byForm.js';
-	import { sayDate } from '$lib/core/dates.js';
+	import { sayDate, sayWait } from '$lib/core/dates.js';
 	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -181,7 +181,9 @@
 				</p>
 				<p class="mt-1">
 					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {w.profile.gives.n}
-					{w.pieces[1]}{w.profile.gives.uses_up ? ' and is used up' : `, again after ${w.profile.gives.recover_days} days`}.
+					{w.pieces[1]}{w.profile.gives.uses_up
+						? ' and is used up'
+						: `, and grows them again in about ${sayWait(w.profile.gives.recover_days)}`}.
 				</p>
 				{#each w.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
 				<ol class="mt-2 list-decimal space-y-1 pl-5">
@@ -200,7 +202,7 @@
 					<thead
 						><tr class="border-b border-ink"
 							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 100 pass</th><th class="pr-3"
-								>Of yours</th
+								>With yours</th
 							><th class="hidden pr-3 sm:table-cell">In</th><th class="hidden sm:table-cell">Source</th></tr
 						></thead
 					>
@@ -213,7 +215,7 @@
 								>
 								<td class="pr-3 whitespace-nowrap">{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td>
 								<td class="pr-3">{Math.round(s.chance * 100)}</td>
-								<td class="pr-3">{s.counted ? `${Math.round(s.own * 100)}, with your ${s.counted} counted` : '–'}</td>
+								<td class="pr-3">{s.counted ? `${Math.round(s.own * 100)} (${s.passed} of your ${s.counted})` : '–'}</td>
 								<td class="hidden pr-3 sm:table-cell">{s.container}</td>
 								<td class="note hidden sm:table-cell">{data.sources[s.src]}</td>
 							</tr>
@@ -275,7 +277,7 @@
 					value={String(shown(figure.own ?? figure.value, figure.unit))}
 					unit={unitOf(figure.unit)}
 					numeric
-					hint="Handbook: {shown(figure.value, figure.unit)}, {data.sources[figure.src]}."
+					hint="Handbook: {String(shown(figure.value, figure.unit)).replace('-', '−')}, {data.sources[figure.src]}."
 				/>{/key}
 		</EntryForm>
 	</div>

@@ -3,7 +3,7 @@
 	// Who: before the plant, secateurs in one hand, phone in the other. Question: what can I get from it, and where
 	// do I cut? Computed: the cuts that bring most rooted pieces. Biggest: how many pieces, how many will root, and
 	// the stem with its cuts. At 390 px: the number, the drawing (it scrolls sideways), then the measures.
-	import { sayDate } from '$lib/core/dates.js';
+	import { sayDate, sayWait } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { page } from '$app/state';
@@ -68,8 +68,8 @@
 	{#if pieces > w.now && w.cut.draws !== 'clump' && w.cut.draws !== 'tuber'}<strong
 			>That is more than it should lose at once.</strong
 		>{/if}
-	What is taken grows back in about {w.recoverDays} days.
-	{#if !w.open}{sayWindow(w)}{/if}
+	What is taken grows back in about {sayWait(w.recoverDays)}.
+	{sayWindow(w)}
 </p>
 {#key w.id}
 	{#if w.cut.draws === 'clump'}

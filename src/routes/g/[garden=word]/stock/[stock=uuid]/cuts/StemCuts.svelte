@@ -32,7 +32,7 @@
 	const fresh = () => {
 		const long =
 			cut.draws === 'basal'
-				? usual * 1.2
+				? usual
 				: cut.draws === 'rod'
 					? Math.min(180, heightCm * 0.6)
 					: Math.max(usual * 1.6, Math.min(70, heightCm * 0.45));
@@ -41,8 +41,9 @@
 			long: Math.round(long / unit),
 			gap: typed(cut.internode_cm ?? Math.max(1, usual / ((cut.nodes?.[0] ?? 2) + 1))),
 			nodes: '',
-			woody: typed(cut.draws === 'rod' ? long * 0.15 : long * 0.1),
-			soft: typed(cut.draws === 'basal' || cut.wood?.[0] === 'soft' ? long * 0.35 : long * 0.85),
+			// A shoot from the base is of this spring throughout.
+			woody: typed(cut.draws === 'basal' ? 0 : cut.draws === 'rod' ? long * 0.15 : long * 0.1),
+			soft: typed(cut.draws === 'basal' ? 0 : cut.wood?.[0] === 'soft' ? long * 0.35 : long * 0.85),
 			base: cut.mm ? Math.round(cut.mm * 1.4 * 10) / 10 : 6,
 			tip: cut.mm ? Math.round(cut.mm * 0.5 * 10) / 10 : 2,
 			flowering: false
