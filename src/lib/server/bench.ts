@@ -71,7 +71,7 @@ export async function standingOfAll(
 	return new Map(
 		batches.map((b) => {
 			const k = known(m, b);
-			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId));
+			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId), m.book);
 			return [b.id, { next: k ? nextOf(m, k, day) : null, roomCm2: holds.areaCm2 * holds.count }];
 		})
 	);
@@ -116,7 +116,7 @@ export async function batchViews(
 			next: k ? nextOf(m, k, day) : null,
 			rooting,
 			trouble: k ? troubleIn(m, k) : null,
-			holds: holdsOf(b, profile)
+			holds: holdsOf(b, profile, m.book)
 		};
 	});
 }

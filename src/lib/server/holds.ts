@@ -1,8 +1,8 @@
 /** What a batch stands in. */
-import { handbook } from './handbook.js';
 import type { WayProfile } from '$lib/core/handbook/schema.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { standsIn } from '$lib/core/mix/stands.js';
+import type { Book } from '$lib/core/mix/stands.js';
 
 export interface Holds {
 	name: string;
@@ -12,7 +12,7 @@ export interface Holds {
 	open: boolean;
 }
 
-export function holdsOf(b: Batch, profile: WayProfile | undefined): Holds {
-	const { container, count } = profile ? standsIn(b, profile, handbook()) : { container: null, count: 0 };
+export function holdsOf(b: Batch, profile: WayProfile | undefined, book: Book): Holds {
+	const { container, count } = profile ? standsIn(b, profile, book) : { container: null, count: 0 };
 	return { name: container?.name ?? 'pot', areaCm2: container?.area_cm2 ?? 81, count, open: container?.vessel === null };
 }

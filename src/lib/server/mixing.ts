@@ -1,4 +1,6 @@
 /** What is to be prepared: for one kind and way, for a batch, or for all that is planned in a span of days. */
+import { bookOf } from './book.js';
+import { snapshotOf } from './snapshot.js';
 import { wayLabel } from './windows.js';
 import { kindsOf, wayIn } from './context.js';
 import type { Garden } from './context.js';
@@ -8,7 +10,8 @@ import * as benchware from './store/benchware.js';
 import * as state from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
-import type { Container, Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Batch } from '$lib/core/ledger/index.js';
 import { dipMl, IBA, powderG } from '$lib/core/mix/hormone.js';
 import type { CuttingType } from '$lib/core/mix/hormone.js';
 import { checkMix } from '$lib/core/mix/mixing.js';
@@ -42,12 +45,10 @@ export interface VesselChoice {
 }
 
 export async function vesselsOf(garden: Garden): Promise<VesselChoice[]> {
-	const own = await benchware.vessels(database(), garden.id);
-	const printed = [...handbook().containers.values()].filter((c): c is Container & { vessel: Vessel } => c.vessel !== null);
-	return [
-		...printed.map((c) => ({ id: c.id, name: c.name, vessel: c.vessel, how: c.how, cost: c.cost })),
-		...own.map((v) => ({ id: v.id, name: v.name, vessel: v.vessel, how: 'across' as const, cost: 0 }))
-	];
+	const { containers } = bookOf(await snapshotOf(garden.id));
+	return [...containers.values()].flatMap((c) =>
+		c.vessel === null ? [] : [{ id: c.id, name: c.name, vessel: c.vessel, how: c.how, cost: c.cost }]
+	);
 }
 
 /** How much of a hormone for so many bases: powder and dip, by the strength usual for the wood. */
@@ -138,20 +139,23 @@ export async function preparing(garden: Garden, wanted: readonly Wanted[]) {
 	};
 }
 
+/** What a planned batch is filled for. */
+export const wantedFor = (b: Batch, kindName: string): Wanted => ({
+	id: b.id,
+	title: `${b.code} ${kindName}`,
+	code: b.code,
+	kindId: b.kindId,
+	wayId: b.wayId,
+	pieces: b.plannedCount,
+	on: b.plannedOn,
+	vesselId: null
+});
+
 /** Planned batches to be struck by the end of a span of days. */
 export async function plannedWithin(garden: Garden, days: number): Promise<Wanted[]> {
 	const kinds = await kindsOf(garden);
 	const until = dayNumber(garden.today) + days;
 	return (await state.batches(database(), garden.id, ['planned']))
 		.filter((b) => dayNumber(b.plannedOn!) <= until)
-		.map((b) => ({
-			id: b.id,
-			title: `${b.code} ${kinds.get(b.kindId)?.common ?? b.kindId}`,
-			code: b.code,
-			kindId: b.kindId,
-			wayId: b.wayId,
-			pieces: b.plannedCount,
-			on: b.plannedOn,
-			vesselId: null
-		}));
+		.map((b) => wantedFor(b, kinds.get(b.kindId)?.common ?? b.kindId));
 }

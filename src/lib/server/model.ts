@@ -13,6 +13,7 @@ import { clockOf, lowsOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } fr
 import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import type { Season } from './season.js';
+import { bookOf } from './book.js';
 import { handbook } from './handbook.js';
 import { snapshotOf } from './snapshot.js';
 import { frostOn, placeOn, winterAt } from './stood.js';
@@ -25,6 +26,7 @@ import { stageOdds } from '$lib/core/evidence/evidence.js';
 import type { Tallies } from '$lib/core/evidence/tally.js';
 import { cutOf } from '$lib/core/handbook/schema.js';
 import type { Kind, StageName, WayProfile } from '$lib/core/handbook/schema.js';
+import type { Book } from '$lib/core/mix/stands.js';
 import { inHand, tallied } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { meanChance } from '$lib/core/odds/belief.js';
@@ -53,6 +55,8 @@ export interface Model {
 	today: DayNumber;
 	kinds: Map<string, Kind>;
 	places: readonly state.PlaceRow[];
+	/** What pieces stand in, the garden's own vessels among it. */
+	book: Book;
 	/** What people call the form that pieces of a stock plant are: its label. */
 	formOf(stockId: string | null): string;
 	season: Season;
@@ -69,13 +73,14 @@ export interface Model {
 
 export async function modelOf(garden: Garden): Promise<Model> {
 	const db = database();
-	const [kinds, { places, stocks, living }, season, readings, record] = await Promise.all([
+	const [kinds, snapshot, season, readings, record] = await Promise.all([
 		kindsOf(garden),
 		snapshotOf(garden.id),
 		seasonOf(garden),
 		readingsSince(db, garden.id, addDays(garden.today, -ROOTING_DAYS)),
 		recordOf(garden)
 	]);
+	const { places, stocks, living } = snapshot;
 	const forms = new Map(stocks.map((s) => [s.id, s.label]));
 	const told = [...readings].map(([place, days]) => [place, days.size, days.get(dayNumber(garden.today))]);
 	return {
@@ -83,6 +88,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		today: dayNumber(garden.today),
 		kinds,
 		places,
+		book: bookOf(snapshot),
 		formOf: (stockId) => forms.get(stockId ?? '') ?? '',
 		season,
 		record,

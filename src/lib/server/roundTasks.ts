@@ -2,7 +2,7 @@
 import { v5 as uuidv5 } from 'uuid';
 import { wayIn } from './context.js';
 import { handbook } from './handbook.js';
-import { fillingOf } from './mixing.js';
+import { fillingOf, wantedFor } from './mixing.js';
 import { Kept } from './kept.js';
 import { known, tasksFor } from './model.js';
 import { frostLooks, liftings } from './roundFrost.js';
@@ -35,7 +35,7 @@ export const careId = (gardenId: string, work: string, placeId: string | null): 
 export function careDues(w: RoundWorld, day: DayNumber, until: DayNumber, marks: Marks = w.marks): CareDue[] {
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const rules = [...handbook().care.values()];
-	const book = handbook();
+	const { book } = w.model;
 	return w.batches.flatMap((batch) => {
 		const kind = w.kinds.get(batch.kindId);
 		const way = wayIn(kind, batch.wayId);
@@ -128,21 +128,7 @@ function preparations(w: RoundWorld, day: DayNumber): RoundTask[] {
 		const profile = wayIn(kind, b.wayId);
 		if (!kind || !profile || b.status !== 'planned') return [];
 		const way = handbook().ways.get(profile.way)!;
-		const f = fillingOf(
-			{
-				id: b.id,
-				title: b.code,
-				code: b.code,
-				kindId: b.kindId,
-				wayId: b.wayId,
-				pieces: b.plannedCount,
-				on: b.plannedOn,
-				vesselId: null
-			},
-			kind,
-			profile,
-			w.vessels
-		);
+		const f = fillingOf(wantedFor(b, kind.common), kind, profile, w.vessels);
 		const filled = fill(f);
 		if (filled.vessels === 0) return [];
 		const soak = Math.max(0, ...way.timers.filter((t) => t.when === 'before').map((t) => t.minutes)) / 1440;
@@ -181,8 +167,8 @@ export const tasksOf = (w: RoundWorld, day: DayNumber): { due: readonly RoundTas
 
 function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: CareTask[] } {
 	const batchById = new Map(w.batches.map((b) => [b.id, b]));
-	const book = handbook();
-	const { care: rules } = book;
+	const { book } = w.model;
+	const { care: rules } = handbook();
 	const kindName = (t: Task) => {
 		const b = batchById.get(t.batchId ?? '');
 		const kind = w.kinds.get(b?.kindId ?? '');

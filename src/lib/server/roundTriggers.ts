@@ -33,7 +33,7 @@ export function outdoorsOf(w: RoundWorld): Outdoors[] {
 	for (const b of w.batches) {
 		const kind = w.kinds.get(b.kindId);
 		if (!kind || b.status !== 'growing' || !out(b.placeId) || inHand(b) === 0) continue;
-		const { name, count: vessels } = holdsOf(b, wayIn(kind, b.wayId));
+		const { name, count: vessels } = holdsOf(b, wayIn(kind, b.wayId), w.model.book);
 		const held = { count: inHand(b), vessels, tray: /tray/.test(name) };
 		found.push({ id: b.id, what: 'batch', placeId: b.placeId, ...held, movable: !planted(b.placeId), ...thing(kind) });
 	}
@@ -50,6 +50,9 @@ export function outdoorsOf(w: RoundWorld): Outdoors[] {
 export interface Carried {
 	id: string;
 	name: string;
+	/** The night that it still bears. */
+	bears: string;
+	limitC: number;
 	/** Where it is best off of the places there are; null where none will do. */
 	to: string | null;
 }
@@ -58,7 +61,7 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 	const open = w.places.filter((p) => !p.closed && SHELTERED.has(p.kind));
 	const batch = new Map(w.batches.map((b) => [b.id, b]));
 	const stock = new Map(w.stocks.map((s) => [s.id, s]));
-	return targets.flatMap((id): Carried[] => {
+	const carried = targets.flatMap((id): Carried[] => {
 		const b = batch.get(id);
 		const s = stock.get(id);
 		const kind = w.kinds.get(b?.kindId ?? s?.kind_id ?? '');
@@ -69,8 +72,11 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 		const to = usable.flatMap((x) => open.find((p) => p.kind === x.in) ?? [])[0] ?? null;
 		const form = w.model.formOf(b?.stockId ?? null) || s?.label || '';
 		const name = `${b ? `${b.code} ` : ''}${[withVariety(kind), form].filter(Boolean).join(', ')}`;
-		return [{ id, name, to: to?.id ?? null }];
+		const limitC = kind.winter.limit_c;
+		return [{ id, name, to: to?.id ?? null, limitC, bears: nights(w.garden.units)(limitC) }];
 	});
+	// The tenderest first.
+	return carried.sort((a, z) => z.limitC - a.limitC);
 }
 
 /** Stands in the ground, and stays there until the first frost has blackened its top. */

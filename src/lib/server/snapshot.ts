@@ -5,6 +5,8 @@
 import { database } from './db.js';
 import type { Queryable } from './db.js';
 import { Kept } from './kept.js';
+import * as benchware from './store/benchware.js';
+import type { VesselRow } from './store/benchware.js';
 import * as care from './store/care.js';
 import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
@@ -28,6 +30,8 @@ export interface Snapshot {
 	cares: readonly care.CareRow[];
 	sightings: readonly care.SightingRow[];
 	ownKinds: readonly OwnKindRow[];
+	/** Pots and trays of one's own. */
+	vessels: readonly VesselRow[];
 }
 
 /** Rough bytes of rows in memory: a batch with its cohorts, looks and stays; a mark of care; any other row. */
@@ -40,7 +44,8 @@ const kept = new Kept<Snapshot>(
 	(s) =>
 		s.living.length * BATCH_BYTES +
 		s.cares.reduce((n, c) => n + Object.keys(c.marks).length, 0) * MARK_BYTES +
-		(s.stocks.length + s.wants.length + s.places.length + s.figures.length + s.sightings.length + 1) * ROW_BYTES +
+		(s.stocks.length + s.wants.length + s.places.length + s.figures.length + s.sightings.length + s.vessels.length + 1) *
+			ROW_BYTES +
 		s.ownKinds.length * KIND_BYTES
 );
 
@@ -85,7 +90,7 @@ async function read(
 		const gone = new Set(touched);
 		return [...old.filter((r) => !gone.has(r.id)), ...(await rows(touched))];
 	};
-	const [living, stocks, wants, places, figures, cares, sightings, own] = await Promise.all([
+	const [living, stocks, wants, places, figures, cares, sightings, own, vessels] = await Promise.all([
 		some('batch', of?.before.living, (only) => state.batches(db, gardenId, LIVING, only)),
 		again('stock', 'stocks', () => state.stocks(db, gardenId)),
 		again('want', 'wants', () => state.wants(db, gardenId)),
@@ -93,7 +98,8 @@ async function read(
 		again('figure', 'figures', () => state.figures(db, gardenId)),
 		some('care', of?.before.cares, (only) => care.cares(db, gardenId, only)),
 		again('sighting', 'sightings', () => care.sightings(db, gardenId)),
-		again('kind', 'ownKinds', () => ownKinds(db, gardenId))
+		again('kind', 'ownKinds', () => ownKinds(db, gardenId)),
+		again('vessel', 'vessels', () => benchware.vessels(db, gardenId))
 	]);
 	return {
 		last,
@@ -104,6 +110,7 @@ async function read(
 		figures,
 		cares,
 		sightings,
-		ownKinds: own
+		ownKinds: own,
+		vessels
 	};
 }

@@ -2,7 +2,6 @@
 import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
-import { handbook } from './handbook.js';
 import { holdsOf } from './holds.js';
 import { Kept } from './kept.js';
 import { modelOf, shortOf, stateOf } from './model.js';
@@ -322,7 +321,7 @@ async function planned(
 		result.stockId = chosen.id;
 		result.plan = plan({
 			kind,
-			book: handbook(),
+			book: m.book,
 			stock: stockPlantOf(stock, kind),
 			takings: takingsFrom(stock, kind, taken),
 			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id, [], stock.label)])),
@@ -352,7 +351,7 @@ function freeRoom(places: readonly state.PlaceRow[], m: Model, batches: readonly
 	const used = batches
 		.filter((b) => rooms.some((p) => p.id === b.placeId))
 		.reduce((cm2, b) => {
-			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId));
+			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId), m.book);
 			return cm2 + holds.areaCm2 * holds.count;
 		}, 0);
 	return Math.max(0, rooms.reduce((cm2, p) => cm2 + p.room_cm2!, 0) - used);
@@ -363,7 +362,7 @@ const busyMinutes = (m: Model, batches: readonly Batch[]): number =>
 	batches.reduce((minutes, b) => {
 		const way = wayIn(m.kinds.get(b.kindId), b.wayId);
 		const stage = way?.stages.find((s) => (b.potted > 0 ? s.to === 'ready' || s.to === 'potted' : true));
-		return minutes + (stage ? holdsOf(b, way).count * stage.care : 0);
+		return minutes + (stage ? holdsOf(b, way, m.book).count * stage.care : 0);
 	}, 0);
 
 const sum = (c: StockChoice) => c.givesNow.reduce((n, g) => n + g.pieces, 0);

@@ -1,4 +1,5 @@
 /** How many stand in one: facts of the trade (common practice, no source), and one answer for plan, bench, care and mix. */
+import { ownContainer } from './own.js';
 import { describe, expect, it } from 'vitest';
 import { cutOf } from '../handbook/schema.js';
 import { leafHalves } from '../material/leaves.js';
@@ -57,5 +58,29 @@ describe('pieces to a container', () => {
 		const way = kind('dogwood').ways.find((w) => w.way === 'hardwood')!;
 		const b = { ...emptyBatch({ id: 'b', struckOn: '2026-11-20', struck: 12, unrooted: 12 }), container: '4 L pot' };
 		expect(standsIn(b, way, book)).toMatchObject({ count: 1, container: { id: 'pot-4l' } });
+	});
+	it('a vessel of one’s own is read by its measures, like the handbook’s', () => {
+		const trough = ownContainer({
+			id: 't',
+			name: 'stone trough',
+			vessel: { shape: 'tray', lengthCm: 60, widthCm: 30, heightCm: 15 }
+		});
+		const crock = ownContainer({ id: 'c', name: 'clay pot', vessel: { shape: 'round', topCm: 13, baseCm: 9, heightCm: 11.5 } });
+		const own = { ...book, containers: new Map([...book.containers, ['t', trough], ['c', crock]]) };
+		const way = kind('fuchsia').ways.find((w) => w.id === 'soft-tip')!;
+		const b = (container: string, over = {}) => ({
+			...emptyBatch({ id: 'b', struckOn: '2026-09-01', struck: 12, unrooted: 12, ...over }),
+			container
+		});
+		const inTrough = standsIn(b('stone trough'), way, own);
+		expect(inTrough).toMatchObject({ count: 1, container: { area_cm2: 1800 } });
+		expect(inTrough.each).toBeGreaterThan(12);
+		// Twelve potted in clay pots are twelve, as in pots of the same measures from the handbook.
+		const potted = { unrooted: 0, potted: 12 };
+		const printed = standsIn(b('13 cm pot', potted), way, own);
+		expect(standsIn(b('clay pot', potted), way, own)).toMatchObject({ each: printed.each, count: 12 });
+		const pot = book.containers.get('pot-13')!;
+		expect(crock.area_cm2).toBe(pot.area_cm2);
+		expect(Math.abs(crock.litres - pot.litres)).toBeLessThan(0.15);
 	});
 });

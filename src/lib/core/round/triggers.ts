@@ -2,7 +2,7 @@
  * What the weather asks for: bring in, cover, harden, shade, and the days that are good for cutting and
  * planting. Each with its odds, what it touches, and what it costs to be wrong either way.
  */
-import { dayInYear, dayOfYear, yearOf } from '../dates.js';
+import { dayInYear, dayOfYear, isoOf, sayDate, yearOf } from '../dates.js';
 import { capital, sayThat } from '../odds/words.js';
 import type { DayNumber } from '../dates.js';
 import type { SkyOf } from './sky.js';
@@ -110,7 +110,10 @@ export function bringIn(
 		const carried = (tray: boolean) => list.reduce((s, g) => (g.thing.tray === tray ? s + g.thing.vessels : s), 0);
 		const [pots, trays] = [carried(false), carried(true)];
 		const lost = list.reduce((s, g) => s + g.thing.count * g.chance, 0);
-		const names = [...new Set(list.map((g) => g.thing.name))];
+		// The tenderest leads; what else goes on the same walk is named with what it bears.
+		const kinds = [...new Map(list.map((g) => [g.thing.name, g.thing.limitC]))].sort((a, b) => b[1] - a[1]);
+		const leading = kinds.filter(([, c]) => c === limit).map(([name]) => name);
+		const along = kinds.filter(([, c]) => c < limit);
 		const told = sky.lastTold !== null && by <= sky.lastTold;
 		const ease =
 			closest !== null && closest < by && closest >= from - 30
@@ -129,11 +132,20 @@ export function bringIn(
 			pots,
 			trays,
 			minutes: 3 + MINUTES_A_POT * (pots + trays),
-			say: `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}: ${sayThat(chance, `a night falls to ${sayNight(limit)} within the week`)}${told ? ', by the forecast' : ', going by other years'}.${ease}`,
+			say: `${few(leading)}: ${sayThat(chance, `a night falls to ${sayNight(limit)} within the week`)}${told ? `, by the forecast${firstNight(limit, by, sky)}` : ', going by other years'}.${along.length ? ` On the same walk: ${few(along.map(([name, c]) => `${name} (bears ${sayNight(c)})`))}.` : ''}${ease}`,
 			ifNeedless: 'a week or two of less light, and the carrying',
-			ifMissed: `about ${plants(Math.max(1, Math.round(lost)))} set back or lost`
+			ifMissed: `${lost > count - 0.1 ? '' : 'about '}${plants(Math.max(1, Math.round(lost)))} set back or lost`
 		};
 	});
+}
+
+const few = (names: readonly string[]): string => `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' and more' : ''}`;
+
+/** ", most likely first in the night to 23 Sep": the first that is likelier than not; blank where none is. */
+function firstNight(limitC: number, from: DayNumber, sky: SkyOf): string {
+	for (let day = from + 1; day < from + LOOK_AHEAD && day <= sky.lastTold!; day++)
+		if (sky.coldNight(day, 1, limitC) >= 0.5) return `, first in the night to ${sayDate(isoOf(day), false)}`;
+	return '';
 }
 
 /** Tonight's frost against what stands out and cannot be carried, or is only just tender. */

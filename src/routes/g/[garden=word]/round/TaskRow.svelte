@@ -111,12 +111,16 @@
 			{#if shelters.length}
 				<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false} ondone={() => (open = null)}>
 					{@render work()}
+					<p>
+						Before the door: look under the leaves and into the root ball for slugs, mites and mildew. What is sick stays out, or
+						goes to a place by itself.
+					</p>
 					{#each task.carried as c (c.id)}
 						<SelectField
 							label={c.name}
 							name="to_{c.id}"
 							value={c.to ?? shelters[0]!.id}
-							hint={c.to ? '' : 'None of your places suits it well.'}
+							hint={c.to ? `Bears a night of ${c.bears}.` : `Bears a night of ${c.bears}. None of your places suits it well.`}
 							items={shelters.map((s) => ({ value: s.id, name: s.name }))}
 						/>
 					{:else}
