@@ -57,9 +57,7 @@ for (const size of SIZES)
 			await expect(page.getByText(/The last safe day to strike is/)).toBeVisible();
 			await page.getByRole('button', { name: 'Take this plan' }).click();
 			await expect(toast(page)).toContainText(`Planned: ${struck}`);
-			await expect(page.locator('main p').filter({ hasText: 'As things stand you get 12 or more' })).toContainText(
-				'9 times in 10'
-			);
+			await expect(page.locator('main p').filter({ hasText: /As things stand .*12 or more/ })).toContainText('9 times in 10');
 		});
 
 		await test.step('strike the batch from the round, and label it', async () => {

@@ -55,7 +55,7 @@ test('a kind of one’s own: like another, used in stock, batch, want and label,
 
 	// Out as a file; a changed copy comes in as another kind; a spoilt one is refused with its faults.
 	const download = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'As a file (YAML)' }).click();
+	await page.getByRole('link', { name: 'Save as a file (YAML)' }).click();
 	const file = readFileSync(await (await download).path(), 'utf8');
 	expect(file).toContain('common: Abutilon');
 	await page.goto(`${app.demo}/handbook/own`);

@@ -30,7 +30,7 @@ test('a record is looked at, doubted, put right, kept and taken out again', asyn
 	await page.getByRole('button', { name: 'Read them as °F' }).click();
 	await expect(page.getByText('look like degrees Fahrenheit')).toBeHidden();
 	await expect(page.locator('main p').filter({ hasText: '1,461' }).first()).toContainText('4 whole years');
-	await expect(page.getByText('1 lines cannot be read')).toBeVisible();
+	await expect(page.getByText('1 line cannot be read')).toBeVisible();
 	await expect(page.getByRole('row').filter({ hasText: '1 Jan 2012' })).toContainText('5.0');
 	await keep.click();
 	await expect(page).toHaveURL(/\/weather$/);
@@ -192,7 +192,7 @@ test('days away: before leaving, a sheet to print, and its PDF', async ({ app, p
 	await page.getByRole('button', { name: 'Show' }).click();
 	await expect(page.getByRole('heading', { name: /For whoever looks after it/ })).toBeVisible();
 	await expect(page.locator('main')).toContainText('Feel the top of the mix');
-	const href = await page.getByRole('link', { name: 'As PDF' }).getAttribute('href');
+	const href = await page.getByRole('link', { name: 'Save as PDF' }).getAttribute('href');
 	const pdf = await request.get(`${app.url}${href}`);
 	expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 	await page.goto(`${app.demo}/round/away?from=2026-09-20&to=2026-09-10`);

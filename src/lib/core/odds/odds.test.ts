@@ -14,8 +14,11 @@ import {
 	quantile,
 	reachTable,
 	ruleOf,
+	sayCount,
+	sayDoes,
 	sayOdds,
 	sayOddsShort,
+	sayPlanted,
 	sayShare,
 	sayThat,
 	standing,
@@ -240,6 +243,28 @@ describe('learning and adding', () => {
 			'99 times in 100',
 			'almost certain',
 			'almost certain'
+		]);
+		expect([0, 0.1, 0.41, 0.9, 1].map((p) => sayDoes(p, 'you', 'get', 'all 4'))).toEqual([
+			'you hardly ever get all 4',
+			'1 time in 10 you get all 4',
+			'4 times in 10 you get all 4',
+			'9 times in 10 you get all 4',
+			'you almost certainly get all 4'
+		]);
+		const spread = (p05: number, p50: number, p95: number) => ({ p05, p50, p95 });
+		expect([spread(0, 0, 0), spread(0, 0, 1), spread(0, 1, 2), spread(4, 4, 4), spread(2, 4, 5)].map(sayCount)).toEqual([
+			'don’t count on any',
+			'don’t count on any; at best 1',
+			'usually 1, and 9 times in 10 between 0 and 2',
+			'almost always 4',
+			'usually 4, and 9 times in 10 between 2 and 5'
+		]);
+		expect([spread(0, 0, 0), spread(0, 0, 2), spread(0, 1, 2), spread(4, 4, 4), spread(2, 4, 5)].map(sayPlanted)).toEqual([
+			'Don’t count on any of these being planted',
+			'Don’t count on any of these being planted; at best 2 are',
+			'Of these usually 1 ends up planted, 9 times in 10 between 0 and 2',
+			'Of these almost always 4 end up planted',
+			'Of these usually 4 end up planted, 9 times in 10 between 2 and 5'
 		]);
 		expect(sayOddsShort(0.41)).toBe('4 in 10');
 		expect(sayThat(0.41, 'it rains')).toBe('4 in 10 that it rains');

@@ -37,6 +37,35 @@ export function sayThat(p: number, clause: string): string {
 	return t.certain === 'almost certain' ? `almost certain that ${clause}` : `hardly any chance that ${clause}`;
 }
 
+/** "9 times in 10 you get 12 or more", "you almost certainly get 12 or more". */
+export function sayDoes(p: number, subject: string, verb: string, rest: string): string {
+	const t = told(p);
+	if (!('certain' in t)) return `${sayOdds(p)} ${subject} ${verb} ${rest}`;
+	return `${subject} ${t.certain === 'almost certain' ? 'almost certainly' : t.certain} ${verb} ${rest}`;
+}
+
+interface Spread {
+	p05: number;
+	p50: number;
+	p95: number;
+}
+
+/** How many it comes to: "usually 4, and 9 times in 10 between 2 and 5", "almost always 4", "don’t count on any". */
+export function sayCount({ p05, p50, p95 }: Spread): string {
+	if (p50 === 0) return `don’t count on any${p95 > 0 ? `; at best ${p95}` : ''}`;
+	if (p05 === p95) return `almost always ${p50}`;
+	return `usually ${p50}, and 9 times in 10 between ${p05} and ${p95}`;
+}
+
+/** The same of pieces on their way to the ground. */
+export function sayPlanted({ p05, p50, p95 }: Spread): string {
+	if (p50 === 0)
+		return `Don’t count on any of these being planted${p95 > 0 ? `; at best ${p95} ${p95 === 1 ? 'is' : 'are'}` : ''}`;
+	const end = p50 === 1 ? 'ends' : 'end';
+	if (p05 === p95) return `Of these almost always ${p50} ${end} up planted`;
+	return `Of these usually ${p50} ${end} up planted, 9 times in 10 between ${p05} and ${p95}`;
+}
+
 /** A sentence begins with it. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

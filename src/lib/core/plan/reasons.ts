@@ -12,14 +12,14 @@ export function bindings(r: PlanRequest, effort: Effort, flushes: readonly Flush
 	if (effort.peakMinutesPerWeek > free)
 		binds.push({
 			code: 'minutes',
-			sentence: `Asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
+			sentence: `It asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
 		});
 	if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
-		binds.push({ code: 'room', sentence: 'Needs more room than your sheltered places have free.' });
+		binds.push({ code: 'room', sentence: 'It needs more room than your sheltered places have free.' });
 	if (flushes.length > 1)
 		binds.push({
 			code: 'flushes',
-			sentence: `The stock gives it only in ${flushes.length} goes, with time to grow back between.`
+			sentence: `The stock gives it only in ${flushes.length} goes, with time to grow back in between.`
 		});
 	return binds;
 }

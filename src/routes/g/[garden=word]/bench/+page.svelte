@@ -19,6 +19,17 @@
 		plant: 'Plant',
 		decide: 'Decide'
 	} as const;
+	/** What came of a batch that has ended: what there was none of is left out. */
+	const sayEnded = (b: { struck: number; planted: number; given: number; kept: number; lost: number; lostPlanted: number }) =>
+		[
+			[b.struck, 'struck'],
+			[b.planted - b.lostPlanted, 'planted'],
+			[b.given, 'given'],
+			[b.kept, 'kept'],
+			[b.lost + b.lostPlanted, 'lost']
+		]
+			.flatMap(([n, word]) => (n ? [`${n} ${word}`] : []))
+			.join(', ');
 </script>
 
 <svelte:head><title>Bench · {data.garden.name}</title></svelte:head>
@@ -112,7 +123,7 @@
 						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName}{b.form ? `, ${b.form}` : ''} · {b.status ===
 						'dropped'
 							? 'plan dropped'
-							: `${b.struck} struck, ${b.planted - b.lostPlanted} planted, ${b.given} given, ${b.kept} kept, ${b.lost + b.lostPlanted} lost`}</a
+							: sayEnded(b)}</a
 					>
 				</li>
 			{/each}

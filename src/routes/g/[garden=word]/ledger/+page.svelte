@@ -32,7 +32,7 @@
 		<h1>What happened</h1>
 		<p class="text-faded">Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.</p>
 	</div>
-	<a class="act" href="{base}/ledger/ledger.csv{page.url.search}" download>As CSV</a>
+	<a class="act" href="{base}/ledger/ledger.csv{page.url.search}" download>Save as CSV</a>
 </div>
 
 <form

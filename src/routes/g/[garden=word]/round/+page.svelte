@@ -60,7 +60,7 @@
 	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/away">Away</a>
 	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/walk">Order of the walk</a>
 	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/round.ics" data-sveltekit-reload
-		>As a calendar file</a
+		>Save as a calendar file</a
 	>
 	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/weather">Weather</a>
 </p>

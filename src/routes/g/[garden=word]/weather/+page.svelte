@@ -164,7 +164,7 @@
 			{#if v.source.tooShort !== null}The imported days are too few for a climate; they count as what was observed.{/if}
 		{:else}
 			Worked out from {v.source.years} whole years, {v.source.from.slice(0, 4)}–{v.source.to.slice(0, 4)}{v.source.gapDays
-				? `, ${v.source.gapDays.toLocaleString('en')} days of them missing`
+				? `, ${v.source.gapDays.toLocaleString('en')} ${v.source.gapDays === 1 ? 'day' : 'days'} of them missing`
 				: ''}.
 		{/if}
 		{#if v.station.there}

@@ -3,7 +3,7 @@
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { potFor } from '$lib/core/mix/potOn.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayOdds, sayPlanted } from '$lib/core/odds/words.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
@@ -127,9 +127,9 @@
 		<section aria-label="How it stands">
 			{#if !data.isToday}
 				<p class="mb-3 border-l-4 border-catkin px-3">
-					Expected on {sayDate(data.viewed)}: about <strong>{Math.round(b.expected.pieces)}</strong>, {STAGE_WORDS[
-						b.expected.stage
-					]}.
+					{Math.round(b.expected.pieces) === 0
+						? `Don’t count on any by ${sayDate(data.viewed)}.`
+						: `Expected on ${sayDate(data.viewed)}: about ${Math.round(b.expected.pieces)}, ${STAGE_WORDS[b.expected.stage]}.`}
 				</p>
 			{/if}
 			{#if b.status === 'planned'}
@@ -158,10 +158,10 @@
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
-					Of these usually <strong>{b.coming.p50}</strong>
-					{b.coming.p50 === 1 ? 'ends' : 'end'} up planted, 9 times in 10 between {b.coming.p05} and {b.coming
-						.p95}{#if b.plantedOn}, about {sayDate(b.plantedOn.usual)}{#if b.plantedOn.quick !== b.plantedOn.slow}<span
-								class="note">{` (${sayRange(b.plantedOn.quick, b.plantedOn.slow)})`}</span
+					{sayPlanted(b.coming)}{#if b.plantedOn && b.coming.p50 > 0}, about {sayDate(
+							b.plantedOn.usual
+						)}{#if b.plantedOn.quick !== b.plantedOn.slow}<span class="note"
+								>{` (${sayRange(b.plantedOn.quick, b.plantedOn.slow)})`}</span
 							>{/if}{/if}.
 				</p>
 			{/if}

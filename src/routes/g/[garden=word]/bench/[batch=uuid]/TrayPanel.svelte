@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
+	import { plural } from '$lib/ui/say.js';
 	import { trialSentence } from '$lib/core/evidence/trial.js';
 	import { byGroup, byRow, dealOut } from '$lib/core/ledger/tray.js';
 	import type { Batch } from '$lib/core/ledger/batch.js';
@@ -66,7 +67,7 @@
 		<p class="note mt-2">Tap a piece once when it has rooted, twice when it is lost; once more takes it back.</p>
 		<div class="mt-2"><TrayMap tray={b.tray} bind:rooted bind:lost /></div>
 		{#if b.tray.guessed > 0}<p class="note">
-				{b.tray.guessed} marks were set by count alone, for it was not said which pieces.
+				{plural(b.tray.guessed, ['mark was', 'marks were'])} set by count alone: it was not said which pieces.
 			</p>{/if}
 		{#if rooted.length + lost.length > 0}
 			<div class="mt-3 max-w-lg border-t-4 border-catkin bg-pane p-4">
@@ -141,7 +142,7 @@
 				/>
 				{#if names.length > 1}
 					<p>
-						About {Math.floor(standing / names.length)} pieces each. {standing / names.length < 8
+						About {plural(Math.floor(standing / names.length), ['piece', 'pieces'])} each. {standing / names.length < 8
 							? 'So few tell little: a difference will have to be large to be seen.'
 							: ''}
 						<button type="button" class="min-h-11 px-2 text-leaf underline underline-offset-4" onclick={() => seed++}

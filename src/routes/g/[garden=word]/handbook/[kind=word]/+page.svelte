@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sayShare } from '$lib/core/odds/words.js';
+	import { capital, sayShare } from '$lib/core/odds/words.js';
 	import { sayForm } from '$lib/core/evidence/byForm.js';
 	import { sayDate, sayWait } from '$lib/core/dates.js';
 	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
@@ -9,7 +9,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import SuitBar from '$lib/ui/SuitBar.svelte';
 	import { SIGHTING_WORDS } from '$lib/core/season/suitability.js';
-	import { money, STAGE_WORDS } from '$lib/ui/say.js';
+	import { money, PLACE_WORDS, plural, STAGE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -109,7 +109,7 @@
 {#if k.winter.shelters.length > 1 || k.winter.shelters[0]?.in !== 'ground'}
 	<ul class="mt-1 list-disc pl-6">
 		{#each k.winter.shelters as s (s.in)}<li>
-				{s.in.replace('_', ' ')}: {sayShare(s.chance)} come through. {s.say}
+				{capital(PLACE_WORDS[s.in])}: {sayShare(s.chance)} come through. {s.say}
 			</li>{/each}
 	</ul>
 {/if}
@@ -180,8 +180,8 @@
 					Medium: {w.profile.medium}. Cover: {w.profile.cover}. Hormone: {w.profile.hormone}.
 				</p>
 				<p class="mt-1">
-					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {w.profile.gives.n}
-					{w.pieces[1]}{w.profile.gives.uses_up
+					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {plural(w.profile.gives.n, w.pieces)}{w.profile.gives
+						.uses_up
 						? ' and is used up'
 						: `, and grows them again in about ${sayWait(w.profile.gives.recover_days)}`}.
 				</p>
@@ -231,7 +231,7 @@
 <section class="mt-10 border-t border-ink pt-4">
 	<h2>Pass it on, or make another of it</h2>
 	<p class="mt-2 flex flex-wrap gap-3">
-		<a class="act" href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>As a file (YAML)</a>
+		<a class="act" href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>Save as a file (YAML)</a>
 		{#if !data.mine}<a class="act" href="{base}/handbook/own?like={k.id}">A kind of my own like this</a>{/if}
 	</p>
 	{#if data.mine}

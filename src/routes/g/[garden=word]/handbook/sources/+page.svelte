@@ -16,8 +16,8 @@
 		: 'What the handbook’s figures rest on'}
 </h1>
 <p class="mt-2 max-w-prose">
-	Of {data.total.toLocaleString('en')} figures. A chance counts as if so many pieces had been counted; what you count yourself is added
-	to it, and any figure can be replaced by your own on its kind’s page.
+	There are {data.total.toLocaleString('en')} figures. A chance counts as if so many pieces had been counted; what you count yourself
+	is added to it, and any figure can be replaced by your own on its kind’s page.
 </p>
 <ul class="mt-4">
 	{#each data.sources as s (s.id)}

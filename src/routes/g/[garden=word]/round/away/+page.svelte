@@ -53,7 +53,7 @@
 				<p class="no-print flex gap-3">
 					<button class="act" onclick={() => print()}>Print</button>
 					<a class="act" href="{base}/round/away/sheet.pdf?from={data.asked.from}&to={data.asked.to}" data-sveltekit-reload
-						>As PDF</a
+						>Save as PDF</a
 					>
 				</p>
 			{/if}

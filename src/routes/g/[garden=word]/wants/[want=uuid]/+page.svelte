@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
-	import { capital, sayOdds, sayShare } from '$lib/core/odds/words.js';
+	import { capital, sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
 	import { sayArea, sayMinutes, sayVolume } from '$lib/core/units/index.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -30,7 +30,8 @@
 		return { most, soonest };
 	});
 	/** Odds that read like those asked for, and are less, are told as less. */
-	const sayNearly = (p: number) => (sayOdds(p) === sayOdds(want.confidence) ? `not quite ${sayOdds(p)}` : sayOdds(p));
+	const sayAll = (odds: number, target: number) =>
+		`${sayOdds(odds) === sayOdds(want.confidence) ? 'not quite ' : ''}${sayDoes(odds, 'you', 'get', `all ${target}`)}`;
 	const NEARLY = 0.1;
 	const nearly = $derived((instead?.most?.fallback?.probability ?? 0) >= want.confidence - NEARLY);
 	const iso = (day: number) => isoOf(day);
@@ -87,8 +88,7 @@
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
-				As things stand you get {want.target} or more <strong>{sayOdds(want.odds)}</strong>; usually {want.quantiles.p50}, and 9
-				times in 10 between {want.quantiles.p05} and {want.quantiles.p95}.
+				As things stand <strong>{sayDoes(want.odds, 'you', 'get', `${want.target} or more`)}</strong>; {sayCount(want.quantiles)}.
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
 			</p>
 			{#if want.ready}<p class="note mt-1">
@@ -173,7 +173,8 @@
 			<p class="mt-3 max-w-prose">
 				{#if p.keep.shelter}
 					{p.keep.toMove ? 'Brought into' : 'In'} the {PLACE_WORDS[p.keep.shelter.in as keyof typeof PLACE_WORDS] ??
-						p.keep.shelter.in}, the parent comes through <strong>{sayOdds(p.keep.parentAlone)}</strong>. {p.keep.shelter.say}
+						p.keep.shelter.in}, <strong>{sayDoes(p.keep.parentAlone, 'the parent', 'comes', 'through')}</strong>. {p.keep.shelter
+						.say}
 				{:else}
 					None of your places shelters the parent, so all rests on cuttings. {data.kind.winterSays}
 				{/if}
@@ -194,7 +195,7 @@
 							The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback
 								.usually < 1
 								? 'but don’t count on any'
-								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayNearly(instead.most.fallback.probability)} you get all ${p.target}`}.
+								: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayAll(instead.most.fallback.probability, p.target)}`}.
 						</li>
 					{/if}
 					{#if instead.soonest?.earliest}
@@ -213,7 +214,10 @@
 
 		{#each p.plan?.byHour ?? [] as other (other.worth)}
 			<p class="mt-3 max-w-prose">
-				The order takes an hour of your time to be worth {money(p.plan!.hourWorth, currency)}. At {money(other.worth, currency)},
+				They stand in the order of what they cost you, with an hour of your time at {money(p.plan!.hourWorth, currency)}. At {money(
+					other.worth,
+					currency
+				)} an hour,
 				{lower(p.plan!.ways.find((w) => w.wayId === other.wayId)?.name ?? '')} would come first.
 			</p>
 		{/each}
@@ -237,9 +241,10 @@
 								</div>
 								<div>
 									<p class="max-w-prose text-lg">
-										Take {w.best.strike}; <strong>{sayOdds(w.best.probability)}</strong> that leaves you {p.target}
-										or more by {sayDate(want.due)}. Usually {w.best.quantiles.p50}, 9 times in 10 between {w.best.quantiles.p05} and
-										{w.best.quantiles.p95}.
+										Take {w.best.strike};
+										<strong
+											>{sayDoes(w.best.probability, 'that', 'leaves you', `${p.target} or more by ${sayDate(want.due)}`)}</strong
+										>. {capital(sayCount(w.best.quantiles))}.
 									</p>
 									<p class="mt-1">
 										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(iso(w.best.ready.quick), iso(w.best.ready.slow))}).
@@ -248,18 +253,18 @@
 										{#if !w.best.inBest}Outside the best weeks of its window, but in it.{/if}
 									</p>
 									{#if w.hinge}<p class="mt-1">
-											It hangs most on {HINGE_WORDS[w.hinge.stage]}: {sayShare(w.hinge.chance)}, as well known as from {Math.round(
+											It hangs most on {HINGE_WORDS[w.hinge.stage]}: {sayShare(w.hinge.chance)}, known as well as if {Math.round(
 												w.hinge.weight
-											)} pieces counted{w.hinge.weight > (w.stageWeight ?? Infinity) + 0.5
+											)} pieces had been counted{w.hinge.weight > (w.stageWeight ?? Infinity) + 0.5
 												? ', your own among them'
 												: ` (${lower(w.hinge.source)})`}.
 										</p>{/if}
 									{#if sayOdds(w.best.moreAlike) !== sayOdds(w.best.probability)}<p class="mt-1">
 											How alike the pieces of one batch fare is <a href="{base}/handbook/sources#judgements">our own judgement</a
-											>: were they twice as alike, it would be only {sayOdds(w.best.moreAlike)}.
+											>. If they were twice as alike: {sayOdds(w.best.moreAlike)}.
 										</p>{/if}
 									{#each w.best.binds as bind (bind.code)}<p class="mt-1 text-catkin-deep">
-											<strong>Binds:</strong>
+											<strong>What limits it:</strong>
 											{bind.sentence}
 										</p>{/each}
 									<dl class="mt-3 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4">
@@ -354,7 +359,7 @@
 								<p class="note">
 									{w.fallback.usually < 1
 										? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}.`
-										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayNearly(w.fallback.probability)} you get all ${p.target}.`}
+										: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayAll(w.fallback.probability, p.target)}.`}
 								</p>
 								<div class="mt-2">
 									<EntryForm

@@ -158,7 +158,8 @@
 			{/if}
 			{#if reckoned}
 				<p class="border-l-4 border-catkin bg-pane px-3 py-2">
-					<span class="figure">{reckoned.count}</span> <span class="unit">plants{reckoned.say}</span>
+					<span class="figure">{reckoned.count}</span>
+					<span class="unit">{reckoned.count === 1 ? 'plant' : 'plants'}{reckoned.say}</span>
 				</p>
 			{/if}
 			<Field label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" type="date" bind:value={due} />

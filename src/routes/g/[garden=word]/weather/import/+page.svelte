@@ -88,6 +88,7 @@
 	};
 	const first = $derived(found && found.days ? daysOf(found.record).slice(0, 5) : []);
 	const n = (v: number) => v.toLocaleString('en');
+	const some = (count: number, one: string, many: string) => `${n(count)} ${count === 1 ? one : many}`;
 
 	async function keep() {
 		if (!found) return;
@@ -186,7 +187,7 @@
 		{/each}
 		<ul class="mt-3 max-w-2xl list-disc pl-5">
 			{#if found.gapDays}<li>
-					{n(found.gapDays)} days without temperatures{found.gaps.length
+					{some(found.gapDays, 'day', 'days')} without temperatures{found.gaps.length
 						? `: ${found.gaps
 								.slice(0, 4)
 								.map((g) => `${sayDate(isoOf(g.from))}, ${g.days} ${g.days === 1 ? 'day' : 'days'}`)
@@ -194,12 +195,15 @@
 						: ''}. Gaps stay gaps.
 				</li>{/if}
 			{#if found.doubles}<li>
-					{n(found.doubles)} figures came twice{found.differing ? `, ${n(found.differing)} of them differing` : ''}: the later
-					line stands.
+					{some(found.doubles, 'figure', 'figures')} came twice{found.differing
+						? `, ${n(found.differing)} of them differing`
+						: ''}: the later line stands.
 				</li>{/if}
-			{#if found.flagged}<li>{n(found.flagged)} figures were marked by their source as failing its checks: left out.</li>{/if}
+			{#if found.flagged}<li>
+					{some(found.flagged, 'figure was', 'figures were')} marked by their source as failing its checks, and left out.
+				</li>{/if}
 			{#if found.badCount}<li>
-					{n(found.badCount)} lines cannot be read and are left out whole.
+					{some(found.badCount, 'line cannot be read and is', 'lines cannot be read and are')} left out whole.
 					<details class="mt-1">
 						<summary class="cursor-pointer underline">Show them</summary>
 						<ol class="note mt-1">
@@ -311,7 +315,8 @@
 					<button
 						class="act act-main"
 						disabled={saving || share !== null || (found.doubts.length > 0 && !certain) || name.trim() === ''}
-						onclick={keep}>{saving ? 'Storing …' : `Keep these ${n(found.days)} days`}</button
+						onclick={keep}
+						>{saving ? 'Storing …' : `Keep ${found.days === 1 ? 'this' : 'these'} ${some(found.days, 'day', 'days')}`}</button
 					>
 				</p>
 			</div>

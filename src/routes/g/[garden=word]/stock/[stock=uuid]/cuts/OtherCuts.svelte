@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
+	import { plural } from '$lib/ui/say.js';
 	import { untrack } from 'svelte';
 	import type { Cut } from '$lib/core/handbook/benchSchema.js';
 	import { byEyes } from '$lib/core/material/clump.js';
@@ -78,8 +79,10 @@
 {:else if cut.draws === 'leaf'}
 	<p class="mt-3 max-w-prose text-lg">
 		{halves.rows} grooves across a seed tray, {halves.inRow} halves in each:
-		<strong>{halves.trays} {halves.trays === 1 ? 'tray' : 'trays'}</strong>, and some {halves.plantlets} plantlets to prick off. Or
-		as tips: {tips.perPot} round a {say(13)} pot, {tips.pots} pots.
+		<strong>{halves.trays} {halves.trays === 1 ? 'tray' : 'trays'}</strong>, and some {plural(halves.plantlets, [
+			'plantlet',
+			'plantlets'
+		])} to prick off. Or as tips: {tips.perPot} round a {say(13)} pot, {plural(tips.pots, ['pot', 'pots'])}.
 	</p>
 {:else if cut.draws === 'root'}
 	<p class="mt-3 max-w-prose text-lg">
@@ -95,5 +98,9 @@
 			: `Too short to reach: from the plant to the ground takes ${say(c * unit)}, and ${say(25)} more to lie under and come up again.`}
 	</p>
 {:else}
-	<p class="mt-3 max-w-prose text-lg">{tubers.thrownOut} without an eye or not sound are thrown out: they would never shoot.</p>
+	<p class="mt-3 max-w-prose text-lg">
+		{tubers.thrownOut === 0
+			? 'Each has an eye and is sound: none is thrown out.'
+			: `${plural(tubers.thrownOut, ['piece', 'pieces'])} without an eye or not sound ${tubers.thrownOut === 1 ? 'goes' : 'go'} out: nothing would ever shoot from ${tubers.thrownOut === 1 ? 'it' : 'them'}.`}
+	</p>
 {/if}
