@@ -43,7 +43,7 @@ test('a hedge from one bush: it is asked each year that it has grown back, and t
 	// A year more, and it is as sure as asked.
 	const later = await read(app.url + (await want(base, 'box', 61, '2030-11-15')));
 	expect(later).toMatch(/(9 times in 10 that|9\d times in 100 that|that almost certainly) leaves you 61 or more by 15 Nov 2030/);
-	expect(later).toMatch(/The stock gives it only in [2-4] goes, with time to grow back between/);
+	expect(later).toMatch(/The stock gives it only in [2-4] goes, with time to grow back in between/);
 	expect(later).toMatch(/bought €\d+/);
 });
 

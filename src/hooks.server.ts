@@ -4,6 +4,7 @@ import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@svelt
 import { dev } from '$app/environment';
 import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
+import { LOOK_COOKIE, lookOf } from '$lib/formats/look.js';
 import { allGardens } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
 import { BUSY, DOWN, FULL } from '$lib/server/forms.js';
@@ -116,7 +117,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const toSignIn = no === SIGN_IN && SAFE.has(request.method) && !url.pathname.startsWith('/api/');
 	const response =
 		no === null
-			? await resolve(event)
+			? await resolve(event, { transformPageChunk: ({ html }) => html.replace('%look%', lookOf(event.cookies.get(LOOK_COOKIE))) })
 			: toSignIn
 				? new Response(null, {
 						status: 303,

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import { page } from '$app/state';
 	import { invalidateAll } from '$app/navigation';
 	const down = $derived(page.error?.code === 'database.down');
@@ -12,8 +13,8 @@
 		<p class="mt-4">
 			It works again as soon as the database is back. Look whether <code>./start</code> still runs.
 		</p>
-		<button class="act act-main mt-6" onclick={() => invalidateAll().then(() => location.reload())}>Try again</button>
+		<Act main class="mt-6" onclick={() => invalidateAll().then(() => location.reload())}>Try again</Act>
 	{:else}
-		<p class="mt-6"><a class="act act-main" href="/">To the round</a></p>
+		<p class="mt-6"><Act main href="/">To the round</Act></p>
 	{/if}
 </main>

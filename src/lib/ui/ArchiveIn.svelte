@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	/** Brings a garden in from its archive; says how far it is, and what is wrong with a file that cannot be taken. */
 	import { goto } from '$app/navigation';
 
@@ -47,11 +49,11 @@
 	class="mt-1 block min-h-11 w-full max-w-md py-2 file:bg-bottle file:text-white"
 	onchange={(e) => (chosen = e.currentTarget.files?.[0] ?? null)}
 />
-{#if trouble}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{trouble}</p>{/if}
-<button class="act mt-3" onclick={take} disabled={sent !== null}>
+{#if trouble}<Note tone="harm" said class="mt-2">{trouble}</Note>{/if}
+<Act class="mt-3" onclick={take} disabled={sent !== null}>
 	{sent === null
 		? 'Bring this garden in'
 		: sent < 1
 			? `Sending, ${Math.round(100 * sent)} of 100 …`
 			: 'Reading and checking it …'}
-</button>
+</Act>

@@ -10,6 +10,7 @@
 	}
 	let { title, option, height = 260 }: Props = $props();
 	let box: HTMLDivElement;
+	let calm = false;
 	let chart: {
 		setOption(o: EChartsCoreOption, notMerge?: boolean): void;
 		resize(): void;
@@ -19,8 +20,9 @@
 	onMount(() => {
 		let gone = false;
 		let watcher: ResizeObserver | undefined;
-		void import('./echarts.js').then(({ makeChart }) => {
+		void import('./echarts.js').then(({ makeChart, still }) => {
 			if (gone) return;
+			calm = still();
 			chart = makeChart(box);
 			watcher = new ResizeObserver(() => chart?.resize());
 			watcher.observe(box);
@@ -31,7 +33,7 @@
 			chart?.dispose();
 		};
 	});
-	$effect(() => chart?.setOption(option, true));
+	$effect(() => chart?.setOption(calm ? { ...option, animation: false } : option, true));
 </script>
 
 <figure>

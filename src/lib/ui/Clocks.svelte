@@ -38,7 +38,11 @@
 	<ul class="no-print mx-auto flex max-w-[1240px] flex-wrap gap-2 px-4 pt-3" aria-label="Clocks">
 		{#each clocks as c (c.id)}
 			{@const ms = left(c.endsAt)}
-			<li class="flex min-h-12 items-center gap-3 border {ms <= 0 ? 'border-2 border-catkin bg-[#fdf6d8]' : 'border-rule'} px-3">
+			<li
+				class="flex min-h-12 items-center gap-3 border {ms <= 0
+					? 'border-2 border-catkin bg-[var(--color-fresh)]'
+					: 'border-rule'} px-3"
+			>
 				<Timer size={20} aria-hidden="true" />
 				<span><strong>{ms <= 0 ? 'Time is up' : say(ms)}</strong> · {c.say}</span>
 				<button class="min-h-11 px-1 text-leaf underline underline-offset-4" onclick={() => endClock(base, c.id)}

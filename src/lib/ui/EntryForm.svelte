@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { applyAction, enhance } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
 	import { v7 as uuidv7 } from 'uuid';
@@ -78,12 +80,12 @@
 		<NoteField />
 	{/if}
 	{#if problem}
-		<p role="alert" class="border-l-4 border-madder bg-pane px-3 py-2 whitespace-pre-line text-madder">
+		<Note tone="harm" said class="bg-pane py-2 whitespace-pre-line">
 			{problem.sentence}
 			{#if problem.code === 'sign-in'}<a href="/sign-in" target="_blank" rel="opener">Sign in in another tab</a>{/if}
-		</p>
+		</Note>
 	{/if}
 	<div>
-		<button type="submit" class={quiet ? 'act' : 'act act-main'} disabled={sending}>{sending ? 'Saving …' : submit}</button>
+		<Act type="submit" main={!quiet} disabled={sending}>{sending ? 'Saving …' : submit}</Act>
 	</div>
 </form>

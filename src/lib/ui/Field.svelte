@@ -34,7 +34,7 @@
 </script>
 
 <div>
-	<Label for={uid} class="mb-1 block text-base font-semibold text-ink">{label}</Label>
+	<Label for={uid}>{label}</Label>
 	<div class="flex items-center gap-2">
 		<Input
 			id={uid}
@@ -45,7 +45,6 @@
 			{placeholder}
 			{autocomplete}
 			bind:value
-			class="box"
 			inputmode={numeric ? 'decimal' : undefined}
 			aria-invalid={wrong() ? 'true' : undefined}
 			aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
@@ -53,8 +52,8 @@
 		{#if unit}<span class="shrink-0 text-faded">{unit}</span>{/if}
 	</div>
 	{#if wrong()}
-		<Helper id="{uid}-say" class="mt-1 text-note text-madder">{wrong()}</Helper>
+		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
 	{:else if hint}
-		<Helper id="{uid}-say" class="mt-1 text-note text-faded">{hint}</Helper>
+		<Helper id="{uid}-say">{hint}</Helper>
 	{/if}
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { Checkbox } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	/** Settings of a garden. Every climate figure starts as a guess from the position and says so. */
 	import { dayInYear, isoOf } from '$lib/core/dates.js';
 	import { guessClimate } from '$lib/core/season/climate.js';
@@ -153,7 +155,6 @@
 	});
 	const coldestC = $derived(temperature === 'F' ? toCelsius(num(coldest)) : num(coldest));
 	const guessWord = (field: string) => (guessed.includes(field) ? 'A guess: change it to what you know. ' : '');
-	const uid = $props.id();
 	const CURRENCIES = [
 		'EUR',
 		'GBP',
@@ -184,7 +185,7 @@
 		hint="Type the beginning and choose, or give the position below."
 	/>
 	{#if towns.length}
-		<ul class="border border-t-0 border-ink bg-white" aria-label="Towns">
+		<ul class="border border-t-0 border-ink bg-field" aria-label="Towns">
 			{#each towns as t (t.name + t.latitude)}<li>
 					<button
 						type="button"
@@ -247,15 +248,8 @@
 			<Field label="Or the hardiness zone" name="zone" bind:value={zone} hint="Like 7 or 7b; overrules the temperature." />
 		</div>
 	</div>
-	<div class="mt-4 flex min-h-12 items-center gap-3">
-		<input
-			id={uid}
-			type="checkbox"
-			name="no_frost"
-			bind:checked={noFrost}
-			class="h-6 w-6 border-ink text-bottle"
-			onchange={() => known('frost')}
-		/><label for={uid}>Frost never comes</label>
+	<div class="mt-4">
+		<Checkbox name="no_frost" bind:checked={noFrost} onchange={() => known('frost')}>Frost never comes</Checkbox>
 	</div>
 	{#if !noFrost}
 		<div class="mt-3 grid gap-4 sm:grid-cols-2" oninput={() => known('frost')}>
@@ -291,10 +285,10 @@
 			<div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
 				<Field label="From" name="away_from" type="date" bind:value={a.from} />
 				<Field label="to" name="away_to" type="date" bind:value={a.to} />
-				<button type="button" class="act" onclick={() => (away = away.filter((_, j) => j !== i))}>Remove</button>
+				<Act type="button" onclick={() => (away = away.filter((_, j) => j !== i))}>Remove</Act>
 			</div>
 		{/each}
-		<button type="button" class="act mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}>Add days away</button>
+		<Act type="button" class="mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}>Add days away</Act>
 	{/if}
 </fieldset>
 {#each guessed as g (g)}<input type="hidden" name="guessed" value={g} />{/each}

@@ -6,8 +6,8 @@
 
 {#if open}
 	<div>
-		<Label for={uid} class="mb-1 block text-base font-semibold text-ink">Note</Label>
-		<Textarea id={uid} name="note" rows={3} maxlength={5000} class="box w-full" />
+		<Label for={uid}>Note</Label>
+		<Textarea id={uid} name="note" rows={3} maxlength={5000} class="w-full" />
 	</div>
 {:else}
 	<button type="button" class="self-start text-leaf underline underline-offset-4 min-h-11" onclick={() => (open = true)}

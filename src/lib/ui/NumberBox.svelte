@@ -1,5 +1,8 @@
 <script lang="ts">
+	import { Input } from 'flowbite-svelte';
 	/** A number typed on the spot, reckoned with at once; not part of a form that is sent. */
+	import { numberOf } from './form.js';
+
 	interface Props {
 		label: string;
 		value: number | null;
@@ -16,7 +19,14 @@
 <label class="block {cls}">
 	<span class="block font-semibold">{label}</span>
 	<span class="flex items-center gap-1">
-		<input type="number" {min} {max} {step} class="box {narrow ? 'box-count' : ''}" bind:value />
+		<Input
+			type="number"
+			{min}
+			{max}
+			{step}
+			class={narrow ? 'w-24' : 'w-full'}
+			bind:value={() => value ?? undefined, (v) => (value = numberOf(v))}
+		/>
 		{#if unit}<span class="text-faded">{unit}</span>{/if}
 	</span>
 </label>

@@ -42,7 +42,7 @@
 			y={height - h}
 			width={Math.max(1, step - 1)}
 			height={h}
-			fill={bar.from >= target ? 'var(--color-leaf)' : '#fff'}
+			fill={bar.from >= target ? 'var(--color-leaf)' : 'var(--color-field)'}
 			stroke={bar.from >= target ? 'none' : 'var(--color-madder)'}
 			stroke-width="1"
 		/>

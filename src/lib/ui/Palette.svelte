@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
 	/** Jump to any screen, kind, stock, want, batch or code. Opened by Ctrl-K or the button. */
 	import { goto } from '$app/navigation';
 	import { tick } from 'svelte';
@@ -88,7 +89,7 @@
 	}}
 />
 
-<Modal bind:open title="Find" size="sm" class="bg-pane" outsideclose>
+<Modal bind:open title="Find" size="sm" outsideclose>
 	<label class="block">
 		<span class="sr-only">Kind, stock, want, batch or code</span>
 		<input
@@ -96,7 +97,7 @@
 			bind:value={text}
 			onkeydown={byKey}
 			oninput={() => (chosen = 0)}
-			class="box"
+			class="min-h-12 w-full border-edge bg-field text-ink focus:border-bottle focus:ring-0"
 			placeholder="Kind, stock, want, batch, or a code from a stick"
 			role="combobox"
 			aria-expanded="true"
@@ -105,7 +106,7 @@
 			autocomplete="off"
 		/>
 	</label>
-	{#if misread}<p role="status" class="border-l-4 border-madder px-3 text-madder">{misread}</p>
+	{#if misread}<Note role="status" tone="harm" class="text-madder">{misread}</Note>
 	{:else if text.trim() && found.length === 0}<p role="status">Nothing by that name here.</p>{/if}
 	<ul id="palette-list" role="listbox" aria-label="Found" class="max-h-[50vh] overflow-y-auto">
 		{#each found as item, i (item.href + item.what)}

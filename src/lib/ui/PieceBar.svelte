@@ -35,6 +35,6 @@
 
 <style>
 	.hatch {
-		background: repeating-linear-gradient(45deg, #fff 0 3px, var(--color-madder) 3px 4.5px);
+		background: repeating-linear-gradient(45deg, var(--color-field) 0 3px, var(--color-madder) 3px 4.5px);
 	}
 </style>

@@ -145,7 +145,7 @@
 		<div class="flex items-center justify-between gap-3 py-1 text-note">
 			<p class="min-w-0 truncate" aria-live="polite">
 				{#if mark === now}<strong class="font-semibold">Today</strong>, {at}{:else}<strong
-						class="bg-catkin px-1 font-semibold text-ink">Looking at</strong
+						class="bg-catkin px-1 font-semibold text-night">Looking at</strong
 					>
 					{at}{/if}
 			</p>
@@ -157,7 +157,7 @@
 					<span class="sr-only">Show day</span>
 					<input
 						type="date"
-						class="h-8 border border-rule bg-white px-1 py-0 text-note"
+						class="h-8 border border-edge bg-field px-1 py-0 text-note"
 						value={isoOf(mark)}
 						min={isoOf(first)}
 						max={isoOf(last)}

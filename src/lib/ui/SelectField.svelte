@@ -16,21 +16,19 @@
 </script>
 
 <div>
-	<Label for={uid} class="mb-1 block text-base font-semibold text-ink">{label}</Label>
+	<Label for={uid}>{label}</Label>
 	<Select
 		id={uid}
 		{name}
 		{items}
 		bind:value
 		{placeholder}
-		class="w-full"
-		classes={{ select: 'box' }}
 		aria-invalid={wrong() ? 'true' : undefined}
 		aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
 	/>
 	{#if wrong()}
-		<Helper id="{uid}-say" class="mt-1 text-note text-madder">{wrong()}</Helper>
+		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
 	{:else if hint}
-		<Helper id="{uid}-say" class="mt-1 text-note text-faded">{hint}</Helper>
+		<Helper id="{uid}-say">{hint}</Helper>
 	{/if}
 </div>

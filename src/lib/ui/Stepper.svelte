@@ -1,9 +1,10 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	/** A count set by tapping: big buttons for wet hands, and a field that can be typed in. */
-	import { Helper, Label } from 'flowbite-svelte';
+	import { Helper, Input, Label } from 'flowbite-svelte';
 	import Minus from '@lucide/svelte/icons/minus';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { problemFor } from './form.js';
+	import { numberOf, problemFor } from './form.js';
 
 	interface Props {
 		label: string;
@@ -22,41 +23,29 @@
 </script>
 
 <div>
-	<Label for={uid} class="mb-1 block text-base font-semibold text-ink">{label}</Label>
+	<Label for={uid}>{label}</Label>
 	<div class="flex items-stretch">
-		<button
-			type="button"
-			class="act w-14 px-0"
-			aria-label="One less: {label}"
-			onclick={() => by(-step)}
-			disabled={(value ?? 0) <= min}
-		>
+		<Act type="button" class="w-14 px-0" aria-label="One less: {label}" onclick={() => by(-step)} disabled={(value ?? 0) <= min}>
 			<Minus aria-hidden="true" />
-		</button>
-		<input
+		</Act>
+		<Input
 			id={uid}
 			{name}
-			bind:value
+			bind:value={() => value ?? undefined, (v) => (value = numberOf(v))}
 			type="number"
 			inputmode="numeric"
-			class="box box-count mx-1 text-center text-xl font-semibold"
+			class="mx-1 w-24 text-center text-xl font-semibold"
 			aria-invalid={wrong() ? 'true' : undefined}
 			aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
 		/>
-		<button
-			type="button"
-			class="act w-14 px-0"
-			aria-label="One more: {label}"
-			onclick={() => by(step)}
-			disabled={(value ?? 0) >= max}
-		>
+		<Act type="button" class="w-14 px-0" aria-label="One more: {label}" onclick={() => by(step)} disabled={(value ?? 0) >= max}>
 			<Plus aria-hidden="true" />
-		</button>
+		</Act>
 		{#if unit}<span class="ml-2 self-center text-faded">{unit}</span>{/if}
 	</div>
 	{#if wrong()}
-		<Helper id="{uid}-say" class="mt-1 text-note text-madder">{wrong()}</Helper>
+		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
 	{:else if hint}
-		<Helper id="{uid}-say" class="mt-1 text-note text-faded">{hint}</Helper>
+		<Helper id="{uid}-say">{hint}</Helper>
 	{/if}
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import { Checkbox } from 'flowbite-svelte';
 	import { sayOffSeason } from '$lib/core/plan/troubleWords.js';
 	import type { OffSeason } from '$lib/core/plan/offSeason.js';
 	import Field from './Field.svelte';
@@ -15,15 +17,14 @@
 	}
 	let { count, places, placeId, way, pieces, limits = null }: Props = $props();
 	let struck = $derived(count);
-	const uid = $props.id();
 </script>
 
 <Stepper label="How many {pieces[1]} struck" name="struck" bind:value={struck} min={1} />
-{#if limits?.off && struck > 0}<p class="border-l-4 border-catkin px-3">{sayOffSeason(limits.off, struck, limits.chance)}</p>{/if}
-{#if limits && struck > limits.gives}<p class="border-l-4 border-catkin px-3">
+{#if limits?.off && struck > 0}<Note tone="now">{sayOffSeason(limits.off, struck, limits.chance)}</Note>{/if}
+{#if limits && struck > limits.gives}<Note tone="now">
 		{limits.gives === 0 ? 'The plant has nothing to give this way now' : `The plant can give about ${limits.gives} now`}: more
 		than that sets it back. What you take is counted all the same.
-	</p>{/if}
+	</Note>{/if}
 <SelectField
 	label="Where they stand"
 	name="place_id"
@@ -36,6 +37,4 @@
 	<Field label="Hormone" name="hormone" value={way.hormone} maxlength={120} hint="What you used, not what is advised." />
 	<Field label="Cover" name="cover" value={way.cover} maxlength={120} />
 </div>
-<div class="flex min-h-12 items-center gap-3">
-	<input id={uid} type="checkbox" name="wound" class="h-6 w-6 border-ink text-bottle" /><label for={uid}>Base wounded</label>
-</div>
+<Checkbox name="wound">Base wounded</Checkbox>

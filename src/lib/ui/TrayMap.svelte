@@ -63,14 +63,14 @@
 <style>
 	.cell {
 		position: relative;
-		background: #fff;
+		background: var(--color-field);
 		border: 1px solid var(--color-rule);
 		color: var(--color-bottle);
 		padding: 2px;
 	}
 	.fresh {
 		border: 2px solid var(--color-catkin);
-		background: #fdf6d8;
+		background: var(--color-fresh);
 	}
 	.letter {
 		position: absolute;

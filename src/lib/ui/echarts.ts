@@ -3,12 +3,13 @@ import { LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { init, registerTheme, use } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
+import { tone } from './tones.js';
 
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
 
-const INK = '#14261e';
-const FADED = '#4d6157';
-const RULE = '#cbd9cf';
+const INK = tone('ink');
+const FADED = tone('faded');
+const RULE = tone('rule');
 const axis = {
 	axisLine: { lineStyle: { color: INK } },
 	axisLabel: { color: FADED, fontSize: 13 },
@@ -16,18 +17,18 @@ const axis = {
 	nameTextStyle: { color: FADED, fontSize: 13 }
 };
 registerTheme('surculus', {
-	color: ['#2c6e4f', '#7a5f00', '#2f6690', '#9b2335'],
+	color: [tone('leaf'), tone('catkin-deep'), tone('frost'), tone('madder')],
 	textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif" },
 	valueAxis: axis,
 	timeAxis: axis,
 	categoryAxis: axis,
+	tooltip: { backgroundColor: tone('pane'), borderColor: tone('rule'), textStyle: { color: INK } },
 	legend: { textStyle: { color: INK, fontSize: 13 } }
 });
 
-const still = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+/** Whoever asked for less motion gets none. */
+export const still = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 export function makeChart(box: HTMLElement) {
-	const chart = init(box, 'surculus', { renderer: 'svg' });
-	if (still()) chart.setOption({ animation: false });
-	return chart;
+	return init(box, 'surculus', { renderer: 'svg' });
 }

@@ -15,3 +15,10 @@ export function problemFor(name: () => string): () => string | null {
 		return last.includes(name()) || problem.path === name() ? problem.sentence : null;
 	};
 }
+
+/** What a number field holds; null while it is empty or half typed. */
+export function numberOf(value: unknown): number | null {
+	if (value === null || value === undefined || value === '') return null;
+	const n = Number(value);
+	return Number.isFinite(n) ? n : null;
+}

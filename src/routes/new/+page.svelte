@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Chip from '$lib/ui/Chip.svelte';
 	import ArchiveIn from '$lib/ui/ArchiveIn.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import GardenFields from '$lib/ui/GardenFields.svelte';
@@ -39,25 +41,18 @@
 				<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Places you have for plants</legend>
 				<div class="clear-both flex flex-wrap gap-2">
 					{#each STARTING_PLACES as p (p.kind)}
-						<label
-							class="act has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-catkin"
-						>
-							<input type="checkbox" name="places" value={p.kind} checked={USUAL.has(p.kind)} class="sr-only" />{p.name}
-						</label>
+						<Chip type="checkbox" name="places" value={p.kind} checked={USUAL.has(p.kind)}>{p.name}</Chip>
 					{/each}
 				</div>
 				<p class="note mt-2">Rooms and temperatures start as usual figures; set yours under Garden.</p>
 			</fieldset>
 		</EntryForm>
-		<details class="mt-10 border-t border-ink pt-3">
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-				>Or bring one in from an archive</summary
-			>
+		<Fold label="Or bring one in from an archive" class="mt-10 border-t border-ink pt-3">
 			<p class="mt-1 mb-3 max-w-prose">
 				Everything that was ever written comes with it: entries, plants, weather, settings. Nothing is taken in by halves.
 			</p>
 			<ArchiveIn />
-		</details>
+		</Fold>
 		{#if data.others}<p class="mt-6"><a href="/">Back to the garden you have</a></p>{/if}
 	</div>
 </main>

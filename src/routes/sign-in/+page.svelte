@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Field from '$lib/ui/Field.svelte';
@@ -16,9 +18,9 @@
 		class="mt-6 flex flex-col gap-4"
 	>
 		<Field label="Password" name="password" type="password" autocomplete="current-password" required />
-		{#if form?.sentence}<p role="alert" class="border-l-4 border-madder px-3 text-madder">
+		{#if form?.sentence}<Note tone="harm" said>
 				{form.sentence}
-			</p>{/if}
-		<button class="act act-main">Sign in</button>
+			</Note>{/if}
+		<Act type="submit" main>Sign in</Act>
 	</form>
 </main>

@@ -3,12 +3,12 @@ import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import * as state from '../store/state.js';
 import { botanicalName, withVariety } from '$lib/core/handbook/schema.js';
+import { SCREENS } from '$lib/formats/screens.js';
 import { snapshotOf } from '../snapshot.js';
 import type { Ask } from './ask.js';
 
 /** Batches longer ended than these are found in the ledger. */
 const MOST_ENDED = 300;
-const SCREENS = ['Round', 'Wants', 'Stock', 'Bench', 'Ledger', 'Handbook'];
 
 /** All that a search by name can open. */
 export async function paletteView({ params }: Ask) {
@@ -27,10 +27,7 @@ export async function paletteView({ params }: Ask) {
 		return kind ? withVariety(kind) : id;
 	};
 	const items = [
-		...SCREENS.map((s) => ({ title: s, what: 'screen', href: `${base}/${s.toLowerCase()}` })),
-		{ title: 'Mix and shopping', what: 'screen', href: `${base}/mix` },
-		{ title: 'Labels', what: 'screen', href: `${base}/labels` },
-		{ title: 'Garden settings and places', what: 'screen', href: `${base}/settings` },
+		...SCREENS.map((s) => ({ title: s.name, what: 'screen', href: `${base}/${s.path}` })),
 		...batches.map((b) => ({
 			title: [`${b.code} ${name(b.kindId)}`, forms.get(b.stockId ?? '')].filter(Boolean).join(', '),
 			what: `batch, ${b.status}`,

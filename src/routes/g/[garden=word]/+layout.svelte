@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Toast } from 'flowbite-svelte';
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
 	import Footprints from '@lucide/svelte/icons/footprints';
@@ -10,6 +11,7 @@
 	import Search from '@lucide/svelte/icons/search';
 	import Settings from '@lucide/svelte/icons/settings';
 	import Undo from '@lucide/svelte/icons/undo-2';
+	import { SCREENS } from '$lib/formats/screens.js';
 	import Clocks from '$lib/ui/Clocks.svelte';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
@@ -20,14 +22,15 @@
 	let { data, children }: { data: LayoutData; children: Snippet } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	const day = $derived(data.isToday ? '' : `?day=${data.viewed}`);
-	const SCREENS = [
-		['round', 'Round', Footprints],
-		['wants', 'Wants', Target],
-		['stock', 'Stock', Shrub],
-		['bench', 'Bench', Sprout],
-		['ledger', 'Ledger', ScrollText],
-		['handbook', 'Handbook', BookOpen]
-	] as const;
+	const ICONS: Record<string, typeof Target> = {
+		round: Footprints,
+		wants: Target,
+		stock: Shrub,
+		bench: Sprout,
+		ledger: ScrollText,
+		handbook: BookOpen
+	};
+	const MAIN = SCREENS.filter((s) => s.main);
 	const current = $derived(page.url.pathname.split('/')[3] ?? '');
 	let finding = $state(false);
 	let undoing = $state(false);
@@ -46,30 +49,32 @@
 	});
 </script>
 
-<a href="#content" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3"
+<a
+	href="#content"
+	class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3 focus:text-night"
 	>To the content</a
 >
-<header class="no-print bg-bottle text-white">
+<header class="no-print bg-bar text-onbar">
 	<div class="mx-auto flex min-h-14 max-w-[1240px] items-center gap-4 px-4">
-		<a href="{base}/round" class="flex items-baseline gap-2 py-2 font-head text-lg font-semibold text-white">
-			<span class="hidden lg:inline">Surculus</span><span class="max-w-44 truncate lg:font-normal lg:text-primary-200"
+		<a href="{base}/round" class="flex items-baseline gap-2 py-2 font-head text-lg font-semibold text-onbar">
+			<span class="hidden lg:inline">Surculus</span><span class="max-w-44 truncate lg:font-normal lg:text-bar-faded"
 				>{data.garden.name}</span
 			>
 		</a>
 		<nav aria-label="Screens" class="hidden flex-1 gap-1 md:flex">
-			{#each SCREENS as [path, name] (path)}
+			{#each MAIN as { path, name } (path)}
 				<a
 					href="{base}/{path}{day}"
 					aria-current={current === path ? 'page' : undefined}
-					class="flex min-h-14 items-center border-b-4 px-3 text-white {current === path
+					class="flex min-h-14 items-center border-b-4 px-3 text-onbar {current === path
 						? 'border-catkin font-semibold'
-						: 'border-transparent hover:border-primary-400'}">{name}</a
+						: 'border-transparent hover:border-bar-faded'}">{name}</a
 				>
 			{/each}
 		</nav>
 		<div class="ml-auto flex items-center gap-1">
 			<button
-				class="flex min-h-12 items-center gap-2 px-2 text-white hover:bg-primary-600"
+				class="flex min-h-12 items-center gap-2 px-2 text-onbar hover:underline"
 				onclick={() => (finding = true)}
 				aria-label="Find (Ctrl K)"
 			>
@@ -77,7 +82,7 @@
 			</button>
 			<a
 				href="{base}/settings"
-				class="flex min-h-12 items-center gap-2 px-2 text-white hover:bg-primary-600"
+				class="flex min-h-12 items-center gap-2 px-2 text-onbar hover:underline"
 				aria-label="Garden settings"><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">Garden</span></a
 			>
 		</div>
@@ -101,26 +106,27 @@
 
 <div class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4" aria-live="polite" role="status">
 	{#if toast.shown}
-		<div
-			class="flex min-h-14 w-full max-w-lg items-center justify-between gap-3 border-l-8 border-catkin bg-bottle px-4 py-2 text-white shadow-lg"
-		>
-			<span>{toast.shown.sentence}</span>
-			<span class="flex shrink-0 items-center gap-1">
-				{#if toast.shown.entryId}
-					<button
-						class="flex min-h-11 items-center gap-2 border border-white px-3 font-semibold"
-						onclick={undo}
-						disabled={undoing}><Undo size={18} aria-hidden="true" />Undo</button
-					>
-				{/if}
-				<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}>×</button>
-			</span>
-		</div>
+		<Toast dismissable={false} align role="group">
+			<div class="flex min-h-11 items-center justify-between gap-3">
+				<span>{toast.shown.sentence}</span>
+				<span class="flex shrink-0 items-center gap-1">
+					{#if toast.shown.entryId}
+						<button
+							class="flex min-h-11 items-center gap-2 border border-onbar px-3 font-semibold"
+							onclick={undo}
+							disabled={undoing}><Undo size={18} aria-hidden="true" />Undo</button
+						>
+					{/if}
+					<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}>×</button>
+				</span>
+			</div>
+		</Toast>
 	{/if}
 </div>
 
 <nav aria-label="Screens" class="no-print fixed inset-x-0 bottom-0 z-30 flex border-t border-rule bg-pane md:hidden">
-	{#each SCREENS as [path, name, Icon] (path)}
+	{#each MAIN as { path, name } (path)}
+		{@const Icon = ICONS[path]!}
 		<a
 			href="{base}/{path}{day}"
 			aria-current={current === path ? 'page' : undefined}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import PlaceView from './PlaceView.svelte';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
@@ -46,9 +48,8 @@
 		</p>
 	</div>
 	<p class="flex flex-wrap gap-2">
-		<a class="act" href="{base}/mix">Mix and shopping</a><a class="act" href="{base}/labels">Labels</a><a
-			class="act"
-			href="{base}/bench/new">Strike without a plan</a
+		<Act href="{base}/mix">Mix and shopping</Act><Act href="{base}/labels">Labels</Act><Act href="{base}/bench/new"
+			>Strike without a plan</Act
 		>
 	</p>
 </div>
@@ -59,12 +60,8 @@
 {/if}
 {#if data.inAll && data.isToday}
 	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label="Order">
-		<a class="act {data.byPlace ? '' : 'act-main'}" aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench"
-			>What asks first</a
-		>
-		<a class="act {data.byPlace ? 'act-main' : ''}" aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place"
-			>What stands where</a
-		>
+		<Act main={!data.byPlace} aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench">What asks first</Act>
+		<Act main={data.byPlace} aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place">What stands where</Act>
 	</p>
 {/if}
 {#if data.byPlace}
@@ -114,8 +111,7 @@
 	<MoreRows rows={data.rows} hidden={data.hidden} of={['batch', 'batches']} />
 {/if}
 {#if data.ended.length}
-	<details class="mt-6">
-		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Ended batches, the newest</summary>
+	<Fold label="Ended batches, the newest" class="mt-6">
 		<ul class="ruled">
 			{#each data.ended as b (b.id)}
 				<li>
@@ -128,5 +124,5 @@
 				</li>
 			{/each}
 		</ul>
-	</details>
+	</Fold>
 {/if}

@@ -66,10 +66,10 @@
 	.vessel {
 		display: inline-block;
 		border: 1.5px solid var(--color-bottle);
-		background: #fff;
+		background: var(--color-field);
 	}
 	.rooted {
-		background: linear-gradient(to top, var(--color-leaf) 50%, #fff 50%);
+		background: linear-gradient(to top, var(--color-leaf) 50%, var(--color-field) 50%);
 	}
 	.potted {
 		background: var(--color-leaf);

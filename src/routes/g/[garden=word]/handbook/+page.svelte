@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { Checkbox } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
 	import SuitBar from '$lib/ui/SuitBar.svelte';
@@ -7,7 +9,6 @@
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
-	const uid = $props.id();
 	/** What stood in the address when the page was opened: what is typed since is the person's own. */
 	const asked = untrack(() => data.text);
 	const TYPING_MS = 200;
@@ -21,7 +22,7 @@
 
 <svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
 <h1>How it is done, and when, here</h1>
-<p class="mt-2"><a class="act" href="{base}/handbook/own">Add a kind of your own</a></p>
+<p class="mt-2"><Act href="{base}/handbook/own">Add a kind of your own</Act></p>
 <p class="mt-2 text-faded">
 	{data.inBook} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have it open.
 	<a href="{base}/handbook/sources">What the figures rest on</a>.
@@ -37,11 +38,7 @@
 	<div class="w-full max-w-sm">
 		<Field label="Find a kind or a way" name="q" type="search" maxlength={80} value={asked} />
 	</div>
-	<div class="flex min-h-12 items-center gap-2">
-		<input id={uid} type="checkbox" name="open" value="1" checked={data.openOnly} class="h-6 w-6 border-ink text-bottle" /><label
-			for={uid}>Only what can be done {data.isToday ? 'now' : 'then'}</label
-		>
-	</div>
+	<Checkbox name="open" value="1" checked={data.openOnly}>Only what can be done {data.isToday ? 'now' : 'then'}</Checkbox>
 </form>
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />

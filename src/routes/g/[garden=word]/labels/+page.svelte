@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { Checkbox, Input } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	// Who: at the table after a day's striking, sheet in the printer. Question: which labels, how many, on what?
 	// Computed: sheets needed and where the first label falls. Biggest: how many labels on how many sheets.
 	// At 390 px: the list with its counts, then the sheet and its offsets.
@@ -67,19 +69,18 @@
 		<ul class="ruled max-h-[60vh] overflow-y-auto">
 			{#each rows as r (r.code)}
 				<li class="flex min-h-14 items-center gap-3">
-					<label class="flex min-h-11 flex-1 items-center gap-3"
-						><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={r.chosen} />
-						<span
+					<Checkbox bind:checked={r.chosen} classes={{ div: 'flex-1' }}
+						><span
 							><span class="border border-ink px-1.5 font-mono">{r.code}</span>
 							{r.name} <span class="note">{r.status === 'planned' ? 'planned for' : 'struck'} {sayDate(r.on)}</span></span
-						></label
+						></Checkbox
 					>
 					{#if r.chosen}<label class="flex items-center gap-2"
-							><span class="sr-only">How many for {r.code}</span><input
+							><span class="sr-only">How many for {r.code}</span><Input
 								type="number"
 								min="1"
 								max="500"
-								class="box box-count"
+								class="w-24"
 								bind:value={r.times}
 							/></label
 						>{/if}
@@ -104,7 +105,7 @@
 		<p class="note">Used places are left free from the top left on. If your printer is off, shift all labels right or down.</p>
 		<svg
 			viewBox="0 0 {sheet.paper === 'A4' ? 210 : 215.9} {sheet.paper === 'A4' ? 297 : 279.4}"
-			class="max-h-72 w-fit border border-ink bg-white"
+			class="max-h-72 w-fit border border-ink bg-[#fff]"
 			role="img"
 			aria-label="The sheet with its labels"
 		>
@@ -131,10 +132,8 @@
 				</figcaption>
 			</figure>
 		{/if}
-		<label class="flex min-h-11 items-center gap-3"
-			><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={lines} /> Hairlines to cut along</label
-		>
-		{#if count > 0}<a class="act act-main w-fit" {href}>Make the PDF</a>{:else}<p class="note">Choose a batch first.</p>{/if}
+		<Checkbox bind:checked={lines}>Hairlines to cut along</Checkbox>
+		{#if count > 0}<Act main class="w-fit" {href}>Make the PDF</Act>{:else}<p class="note">Choose a batch first.</p>{/if}
 		<p class="note">No printer? Pencil the code on a stick: typing it opens the batch too.</p>
 	</section>
 </div>

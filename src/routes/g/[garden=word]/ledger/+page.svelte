@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { Table, TableBody, TableBodyCell, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
@@ -32,7 +33,7 @@
 		<h1>What happened</h1>
 		<p class="text-faded">Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.</p>
 	</div>
-	<a class="act" href="{base}/ledger/ledger.csv{page.url.search}" download>Save as CSV</a>
+	<Act href="{base}/ledger/ledger.csv{page.url.search}" download>Save as CSV</Act>
 </div>
 
 <form
@@ -57,7 +58,7 @@
 	/>
 	<Field label="From" name="from" type="date" value={data.filter.from} />
 	<Field label="To" name="to" type="date" value={data.filter.to} />
-	<button class="act act-main">Find</button>
+	<Act type="submit" main>Find</Act>
 </form>
 {#if filtered}<p class="mt-2"><a href="{base}/ledger">Show all again</a></p>{/if}
 
@@ -95,7 +96,7 @@
 		</TableBody>
 	</Table>
 	<nav class="mt-4 flex gap-3" aria-label="Pages">
-		{#if !data.first}<a class="act" href={withParam('after', null)}>Newest</a>{/if}
-		{#if data.next}<a class="act" href={withParam('after', data.next)}>Older</a>{/if}
+		{#if !data.first}<Act href={withParam('after', null)}>Newest</Act>{/if}
+		{#if data.next}<Act href={withParam('after', data.next)}>Older</Act>{/if}
 	</nav>
 {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	// Who: before the work, at the potting bench or about to drive to the shop. Question: what do I fill, mix and
 	// buy? Computed: vessels, litres, parts, bags, water, hormone. Biggest: how many of what to fill, and litres of
 	// each material. At 390 px: one column, the filling first, then the materials, then the hormone.
@@ -80,12 +82,12 @@
 		</p>
 	</div>
 	{#if !data.asked}<p class="flex flex-wrap gap-2">
-			{#each [['day', 'Tomorrow'], ['week', 'This week'], ['season', 'This season']] as const as [id, name] (id)}<a
-					class="act {data.span === id ? 'act-main' : ''}"
+			{#each [['day', 'Tomorrow'], ['week', 'This week'], ['season', 'This season']] as const as [id, name] (id)}<Act
+					main={data.span === id}
 					aria-current={data.span === id ? 'true' : undefined}
-					href="?span={id}">{name}</a
+					href="?span={id}">{name}</Act
 				>{/each}
-		</p>{:else}<a class="act" href="{base}/mix">All that is planned</a>{/if}
+		</p>{:else}<Act href="{base}/mix">All that is planned</Act>{/if}
 </div>
 {#if p.rows.length === 0}
 	<p class="mt-6 max-w-prose border-t border-ink pt-4">
@@ -115,9 +117,9 @@
 								{r.problem ??
 									'This medium could not be read as parts, like 2 multi-purpose : 1 perlite; it is not in the list of materials.'}
 							</p>{/if}
-						{#each r.clocks.filter((c) => /tray/.test(c.say)) as c (c.say)}<button
-								class="act mt-1"
-								onclick={() => startClock(base, `${r.kindName}: ${c.say}`, c.minutes)}>{c.say}: start the clock</button
+						{#each r.clocks.filter((c) => /tray/.test(c.say)) as c (c.say)}<Act
+								class="mt-1"
+								onclick={() => startClock(base, `${r.kindName}: ${c.say}`, c.minutes)}>{c.say}: start the clock</Act
 							>{/each}
 					</li>
 				{/each}
@@ -175,8 +177,7 @@
 			{:else}<p class="mt-2 text-faded">
 					{p.rows.length ? 'None is needed for these.' : 'By the wood: soft, firm or hard.'}
 				</p>{/each}
-			<details class="mt-2" open={p.rows.some((r) => r.hormone)}>
-				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Thin a liquid</summary>
+			<Fold label="Thin a liquid" class="mt-2" open={p.rows.some((r) => r.hormone)}>
 				<div class="grid grid-cols-3 gap-3">
 					<NumberBox label="Bottle, %" step={0.1} bind:value={percent} />
 					<NumberBox label="Wanted, mg/L" step={100} bind:value={wanted} />
@@ -192,11 +193,10 @@
 					1 % is 10,000 mg/L. A soak of {SOAK.hours} hours is far weaker: {SOAK.mgL[0]}–{SOAK.mgL[1]} mg/L. Strengths after Hartmann
 					and Kester, “Plant Propagation”, from memory. The label and local rules come first; gloves, no dust.
 				</p>
-			</details>
+			</Fold>
 		</section>
 		{#if p.rows.length}{@render reckoning()}{/if}
-		<details>
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">What is on the shelf</summary>
+		<Fold label="What is on the shelf">
 			<EntryForm action="?/shelf" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
 				<SelectField
 					label="Material"
@@ -209,10 +209,8 @@
 				/>
 				<Field label="Litres at hand" name="litres" numeric maxlength={10} />
 			</EntryForm>
-		</details>
-		<details>
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">A pot or tray of your own size</summary
-			>
+		</Fold>
+		<Fold label="A pot or tray of your own size">
 			<EntryForm action="?/vessel" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
 				<Field label="Name" name="name" maxlength={80} placeholder="blue window box" />
 				<SelectField
@@ -238,9 +236,8 @@
 				</div>
 				<p class="note">Inside measures.</p>
 			</EntryForm>
-		</details>
-		<details>
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Feed</summary>
+		</Fold>
+		<Fold label="Feed">
 			<div class="grid grid-cols-2 gap-3">
 				<NumberBox label="The label says, ml a litre" step={0.5} max={100} bind:value={label} />
 				<NumberBox label="Can, litres" step={0.5} max={1000} bind:value={can} />
@@ -253,15 +250,14 @@
 			<p class="note">
 				Once the mix has fed them for three weeks, then every other week in growth. Never dry pots; the label comes first.
 			</p>
-		</details>
-		<details>
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Mixes and what they are for</summary>
+		</Fold>
+		<Fold label="Mixes and what they are for">
 			<ul class="ruled">
 				{#each data.mixes as m (m.id)}<li class="py-2">
 						<strong>{m.name}</strong>: {m.for} <span class="note">shrinks by {Math.round(m.shrinkage * 100)} %</span>
 					</li>{/each}
 			</ul>
-		</details>
+		</Fold>
 	</div>
 </div>
 
@@ -297,6 +293,6 @@
 			placeholder="2 multi-purpose : 1 perlite"
 			hint="Empty: as the handbook has it."
 		/>
-		<button class="act mt-3" onclick={reckon} disabled={!kind}>Work it out</button>
+		<Act class="mt-3" onclick={reckon} disabled={!kind}>Work it out</Act>
 	</section>
 {/snippet}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { addDays, dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
@@ -65,10 +67,10 @@
 	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/weather">Weather</a>
 </p>
 {#if data.away}
-	<p class="mt-4 border-l-4 border-catkin px-3">
+	<Note tone="now" class="mt-4">
 		Away {sayDate(data.away.from)} to {sayDate(data.away.to)}:
 		<a href="{base}/round/away?from={data.away.from}&to={data.away.to}">what to do before, and a sheet for whoever waters</a>.
-	</p>
+	</Note>
 {/if}
 
 {#if empty}
@@ -76,10 +78,10 @@
 		<h2>Nothing is due {data.isToday ? 'this week' : 'then'}.</h2>
 		{#if data.nothingYet === 'stock'}
 			<p class="mt-2">Begin with a plant that stands in your garden and can give material.</p>
-			<p class="mt-4"><a class="act act-main" href="{base}/stock/new">Add a stock plant</a></p>
+			<p class="mt-4"><Act main href="{base}/stock/new">Add a stock plant</Act></p>
 		{:else if data.nothingYet === 'want'}
 			<p class="mt-2">You have stock. Now say what you want standing where, by when: the plan puts its work here.</p>
-			<p class="mt-4"><a class="act act-main" href="{base}/wants/new">Say what you want</a></p>
+			<p class="mt-4"><Act main href="{base}/wants/new">Say what you want</Act></p>
 		{:else}
 			<p class="mt-2">Drag the mark on the season strip to see what is coming.</p>
 		{/if}

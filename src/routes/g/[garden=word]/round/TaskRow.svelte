@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import { sayOddsShort } from '$lib/core/odds/words.js';
 	/** One piece of work: what, why, and one tap to log it; the rest opens when asked for. */
 	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
@@ -75,23 +76,18 @@
 							>{@render work()}</EntryForm
 						>
 					{/if}
-					<button class="act" aria-expanded={open === 'count'} onclick={() => (open = open === 'count' ? null : 'count')}
-						>Count</button
-					>
+					<Act aria-expanded={open === 'count'} onclick={() => (open = open === 'count' ? null : 'count')}>Count</Act>
 				{:else if task.log === 'bring'}
-					<button class="act act-main" aria-expanded={open === 'bring'} onclick={() => (open = open === 'bring' ? null : 'bring')}
-						>Bring in …</button
-					>
+					<Act main aria-expanded={open === 'bring'} onclick={() => (open = open === 'bring' ? null : 'bring')}>Bring in …</Act>
 				{:else if task.log === 'page'}
-					<a class="act self-start" href="{base}/{task.link}"
-						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' || task.work === 'missed' ? 'Plan' : 'Log it'}</a
+					<Act class="self-start" href="{base}/{task.link}"
+						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' || task.work === 'missed' ? 'Plan' : 'Log it'}</Act
 					>
 				{/if}
-				<button
-					class="act"
+				<Act
 					aria-expanded={open === 'more'}
 					aria-label="Skip or put off: {task.title}"
-					onclick={() => (open = open === 'more' ? null : 'more')}>Not now</button
+					onclick={() => (open = open === 'more' ? null : 'more')}>Not now</Act
 				>
 			</div>
 		{/if}

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Look from '$lib/ui/Look.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
 	import { M2_PER_SQUARE_FOOT, sayArea, sayTemperature, toFahrenheit } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -72,11 +75,11 @@
 								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
 						</p>
 					</div>
-					<button class="act" onclick={() => edit(p)}>Change</button>
+					<Act onclick={() => edit(p)}>Change</Act>
 				</li>
 			{/each}
 		</ul>
-		<button class="act mt-3" onclick={() => edit('new')}>Add a place</button>
+		<Act class="mt-3" onclick={() => edit('new')}>Add a place</Act>
 		{#if editing}
 			<div class="mt-4 border-t-4 border-catkin bg-pane p-4">
 				<h3 class="mb-3">{edited ? edited.name : 'A new place'}</h3>
@@ -135,6 +138,8 @@
 				{/key}
 			</div>
 		{/if}
+		<h2 class="mt-10 text-2xl">How it looks on this device</h2>
+		<div class="mt-2"><Look /></div>
 		<h2 class="mt-10 text-2xl">Where the weather comes from</h2>
 		<p class="mt-2">
 			{#if data.record.made}A made record of {data.record.years} years, bent to the frosts and the coldest night given here.
@@ -149,13 +154,13 @@
 			once; end it when you no longer want it.
 		</p>
 		{#if form?.link}
-			<div class="mt-3 border-l-4 border-catkin bg-pane px-4 py-3" role="status">
+			<Note tone="now" class="mt-3 bg-pane py-3" role="status">
 				<p class="font-semibold">
 					{form.link.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
 				</p>
 				<p class="mt-1 font-mono break-all select-all">{form.link.secret}</p>
 				<p class="note mt-1">It will not be shown again.</p>
-			</div>
+			</Note>
 		{/if}
 		{#if form?.problem}<p role="alert" class="mt-3 text-madder">{form.problem.sentence}</p>{/if}
 		<ul class="ruled mt-3">
@@ -167,9 +172,7 @@
 						<span class="note">made {d.made}, {d.used ? `last used ${d.used}` : 'not used yet'}</span></span
 					>
 					<form method="POST" action="?/end" use:enhance>
-						<input type="hidden" name="id" value={d.id} /><button class="act" aria-label="End {d.purpose} {d.label}"
-							>End it</button
-						>
+						<input type="hidden" name="id" value={d.id} /><Act type="submit" aria-label="End {d.purpose} {d.label}">End it</Act>
 					</form>
 				</li>
 			{/each}
@@ -185,7 +188,7 @@
 				]}
 			/>
 			<Field label="What it is for" name="label" maxlength={80} placeholder="garage sensor" />
-			<button class="act">Make it</button>
+			<Act type="submit">Make it</Act>
 		</form>
 		<h2 class="mt-10 text-2xl">Copies</h2>
 		<p class="mt-1 max-w-prose text-faded">
@@ -196,17 +199,17 @@
 				>
 				on the computer that Surculus runs on.{/if}
 		</p>
-		<p class="mt-3"><a class="act" href="/g/{data.garden.slug}/archive.zip" download>Save an archive</a></p>
+		<p class="mt-3"><Act href="/g/{data.garden.slug}/archive.zip" download>Save an archive</Act></p>
 		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
 		<ul class="ruled mt-2">
 			{#each data.gardens as g (g.slug)}<li class="py-2">
 					<a href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
 				</li>{/each}
 		</ul>
-		<p class="mt-3"><a class="act" href="/new">Add a garden</a></p>
+		<p class="mt-3"><Act href="/new">Add a garden</Act></p>
 		{#if data.canSignOut}<form method="POST" action="/sign-in?/out" class="mt-6">
-				<button class="act">Sign out</button>
-				<button class="act" formaction="/sign-in?/everywhere">Sign out on every device</button>
+				<Act type="submit">Sign out</Act>
+				<Act type="submit" formaction="/sign-in?/everywhere">Sign out on every device</Act>
 			</form>{/if}
 	</section>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
@@ -20,8 +21,8 @@
 		<p class="text-faded">How many pieces each plant can give, by the ways whose window is open.</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
-		<a class="act act-main" href="{base}/stock/new">Add a stock plant</a>
-		<a class="act" href="{base}/stock/import">Bring in a list</a>
+		<Act main href="{base}/stock/new">Add a stock plant</Act>
+		<Act href="{base}/stock/import">Bring in a list</Act>
 	</p>
 </div>
 {#if data.stocks.length === 0}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
@@ -19,7 +20,7 @@
 				{trouble === 0 ? 'All in hand.' : `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
 			</p>{/if}
 	</div>
-	<a class="act act-main" href="{base}/wants/new">Say what you want</a>
+	<Act main href="{base}/wants/new">Say what you want</Act>
 </div>
 
 {#if data.wants.length === 0}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { tone } from '$lib/ui/tones.js';
+	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayOddsShort } from '$lib/core/odds/words.js';
 	/**
 	 * Who: the gardener at the table, or with the phone before going out. Question: what has the season done,
@@ -70,20 +72,20 @@
 			yAxis: { type: 'value', name: degrees },
 			tooltip: { trigger: 'axis' },
 			series: [
-				line('usual', '#4d6157', (d) => d.normalHigh, { lineStyle: { color: '#4d6157', width: 1.5, type: 'dashed' } }),
-				line('usual', '#4d6157', (d) => d.normalLow, { lineStyle: { color: '#4d6157', width: 1.5, type: 'dashed' } }),
-				line('highest', '#7a5f00', (d) => d.high),
-				line('lowest', '#2f6690', (d) => d.low, {
+				line('usual', tone('faded'), (d) => d.normalHigh, { lineStyle: { color: tone('faded'), width: 1.5, type: 'dashed' } }),
+				line('usual', tone('faded'), (d) => d.normalLow, { lineStyle: { color: tone('faded'), width: 1.5, type: 'dashed' } }),
+				line('highest', tone('catkin-deep'), (d) => d.high),
+				line('lowest', tone('frost'), (d) => d.low, {
 					markLine: {
 						silent: true,
 						symbol: 'none',
 						label: { show: false },
 						data: [{ yAxis: shown(0) }],
-						lineStyle: { color: '#9b2335' }
+						lineStyle: { color: tone('madder') }
 					}
 				}),
-				...band('low', '#2f6690'),
-				...band('high', '#7a5f00')
+				...band('low', tone('frost')),
+				...band('high', tone('catkin-deep'))
 			]
 		};
 	});
@@ -124,8 +126,8 @@
 			xAxis: { type: 'category', data: dates },
 			yAxis: { type: 'value', name: degrees },
 			series: [
-				...of('high', '#7a5f00', 'highest'),
-				...of('low', '#2f6690', 'lowest').map((s) =>
+				...of('high', tone('catkin-deep'), 'highest'),
+				...of('low', tone('frost'), 'lowest').map((s) =>
 					s.name === 'lowest'
 						? {
 								...s,
@@ -134,7 +136,7 @@
 									symbol: 'none',
 									label: { show: false },
 									data: [{ yAxis: shown(0) }],
-									lineStyle: { color: '#9b2335' }
+									lineStyle: { color: tone('madder') }
 								}
 							}
 						: s
@@ -252,7 +254,7 @@
 		<form method="GET" class="no-print mt-4 flex max-w-sm items-end gap-3" data-sveltekit-noscroll>
 			{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
 			<Field label="Another temperature" name="threshold" numeric value={data.threshold} unit={degrees} />
-			<button class="act">Show</button>
+			<Act type="submit">Show</Act>
 		</form>
 		{#if data.badThreshold}<p role="alert" class="mt-2 text-madder">Between {t(-40)} and {t(25)}, please.</p>{/if}
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	/**
 	 * Who: the gardener planning at the table, or pinning a page to the shed wall. Question: when in the year
 	 * is what done here? Computes: suitability of every way of every kind grown, over all years of the record.
@@ -38,7 +39,7 @@
 			{marked ? 'Ticks are what was struck in earlier years and this one.' : ''}
 		</p>
 	</div>
-	<button class="no-print act" onclick={() => print()}>Print</button>
+	<Act class="no-print" onclick={() => print()}>Print</Act>
 </div>
 
 {#if v.rows.length === 0}

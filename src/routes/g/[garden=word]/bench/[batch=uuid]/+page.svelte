@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import { Checkbox, Input } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
@@ -6,6 +9,7 @@
 	import { sayOdds, sayPlanted } from '$lib/core/odds/words.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import { numberOf } from '$lib/ui/form.js';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
@@ -119,18 +123,18 @@
 			{#if data.want}· for <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
 		</p>
 	</div>
-	<a class="act" href="{base}/labels?codes={b.code}">Label</a>
+	<Act href="{base}/labels?codes={b.code}">Label</Act>
 </div>
 
 <div class="mt-5 grid gap-10 md:grid-cols-[1.35fr_1fr]">
 	<div>
 		<section aria-label="How it stands">
 			{#if !data.isToday}
-				<p class="mb-3 border-l-4 border-catkin px-3">
+				<Note tone="now" class="mb-3">
 					{Math.round(b.expected.pieces) === 0
 						? `Don’t count on any by ${sayDate(data.viewed)}.`
 						: `Expected on ${sayDate(data.viewed)}: about ${Math.round(b.expected.pieces)}, ${STAGE_WORDS[b.expected.stage]}.`}
-				</p>
+				</Note>
 			{/if}
 			{#if b.status === 'planned'}
 				<p>
@@ -150,9 +154,9 @@
 				</p>
 				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
 			{/if}
-			{#if b.trouble && data.isToday}<p class="mt-3 max-w-prose border-l-4 border-madder px-3 text-lg">
+			{#if b.trouble && data.isToday}<Note tone="harm" class="mt-3 max-w-prose text-lg">
 					{b.trouble.sentence}
-				</p>{/if}
+				</Note>{/if}
 			{#if b.rooting && data.isToday && b.struckOn}
 				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} known={rootedNow} />
 			{/if}
@@ -174,25 +178,16 @@
 
 		{#if b.status === 'planned'}
 			<div class="mt-5 flex flex-wrap gap-3">
-				<button class="act act-main" aria-expanded={verb === 'struck'} onclick={() => open(verb === 'struck' ? null : 'struck')}
-					>Strike it</button
-				>
-				<button class="act" aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}
-					>Drop the plan</button
-				>
-				{#if meantFor}<button class="act" aria-expanded={verb === 'meant'} onclick={() => open(verb === 'meant' ? null : 'meant')}
-						>Meant for</button
+				<Act main aria-expanded={verb === 'struck'} onclick={() => open(verb === 'struck' ? null : 'struck')}>Strike it</Act>
+				<Act aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}>Drop the plan</Act>
+				{#if meantFor}<Act aria-expanded={verb === 'meant'} onclick={() => open(verb === 'meant' ? null : 'meant')}>Meant for</Act
 					>{/if}
 			</div>
 		{:else if usable.length}
 			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label="Log">
 				{#each usable as [v, label] (v)}
 					{@const name = v === 'wintered' && b.trouble?.frost ? 'Count after frost' : label}
-					<button
-						class="act {verb === v ? 'act-main' : ''}"
-						aria-expanded={verb === v}
-						onclick={() => open(verb === v ? null : v)}>{name}</button
-					>
+					<Act main={verb === v} aria-expanded={verb === v} onclick={() => open(verb === v ? null : v)}>{name}</Act>
 				{/each}
 			</div>
 		{/if}
@@ -210,11 +205,11 @@
 					>
 						<input type="hidden" name="verb" value={verb} />
 						{#if verb === 'struck'}
-							{#each data.hazards as h (h.what)}<p class="border-l-4 border-madder px-3">
+							{#each data.hazards as h (h.what)}<Note tone="harm">
 									<strong>{h.what}:</strong>
 									{h.say}
-								</p>{/each}
-							{#each data.way.cautions as c (c)}<p class="border-l-4 border-madder px-3">{c}</p>{/each}
+								</Note>{/each}
+							{#each data.way.cautions as c (c)}<Note tone="harm">{c}</Note>{/each}
 							<StrikeFields
 								count={b.plannedCount}
 								places={data.places}
@@ -231,16 +226,9 @@
 								hint="{b.inHand} at the last count. What is missing counts as lost."
 							/>
 							{#if b.unrooted > 0}
-								<div class="flex min-h-11 items-center gap-3">
-									<input
-										id="looked"
-										type="checkbox"
-										name="looked_at_roots"
-										bind:checked={lookedAtRoots}
-										class="h-6 w-6 border-ink text-bottle"
-									/>
-									<label for="looked">I looked for roots, so none seen means none yet</label>
-								</div>
+								<Checkbox name="looked_at_roots" bind:checked={lookedAtRoots}
+									>I looked for roots, so none seen means none yet</Checkbox
+								>
 								{#if lookedAtRoots}<Stepper
 										label="Of these rooted"
 										name="rooted"
@@ -265,7 +253,13 @@
 							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
 							<label class="block">
 								<span class="mb-1 block font-semibold">Root ball across, {data.garden.units.length === 'us' ? 'in' : 'cm'}</span>
-								<input type="number" min="0" step="0.5" class="box box-count" bind:value={ball} />
+								<Input
+									type="number"
+									min="0"
+									step="0.5"
+									class="w-24"
+									bind:value={() => ball ?? undefined, (v) => (ball = numberOf(v))}
+								/>
 								<span class="note mt-1 block"
 									>{ball
 										? potOn.say

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
 	/** Beside a batch: its line, what is ahead, how it is done, how it stands, where growers disagree. */
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLengthRange } from '$lib/core/units/index.js';
@@ -42,11 +44,11 @@
 	{/if}
 	<section>
 		<h2 class="border-b border-ink pb-1">How it is done</h2>
-		{#each data.hazards as h (h.what)}<p class="mt-2 border-l-4 border-madder px-3">
+		{#each data.hazards as h (h.what)}<Note tone="harm" class="mt-2">
 				<strong>{h.what}:</strong>
 				{h.say}
-			</p>{/each}
-		{#each data.way.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
+			</Note>{/each}
+		{#each data.way.cautions as c (c)}<Note tone="harm" class="mt-2">{c}</Note>{/each}
 		<p class="mt-2">
 			{data.way.piece.say}{data.way.piece.cm
 				? `, ${sayLengthRange(data.way.piece.cm[0], data.way.piece.cm[1], data.garden.units)}`
@@ -82,10 +84,9 @@
 		<section>
 			<h2 class="border-b border-ink pb-1">Where growers disagree</h2>
 			{#each data.way.schools as s (s.id)}
-				<details class="border-b border-rule">
-					<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+				<Fold label={s.question} plain class="border-b border-rule">
 					<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
-				</details>
+				</Fold>
 			{/each}
 		</section>
 	{/if}

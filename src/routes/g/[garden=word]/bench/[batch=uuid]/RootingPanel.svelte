@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tone } from '$lib/ui/tones.js';
 	/** Is it rooted yet? The answer in words, then the curve with its looks. */
 	import { isoOf, sayDate, sayWait } from '$lib/core/dates.js';
 	import type { RootingView } from '$lib/server/rooting.js';
@@ -41,13 +42,13 @@
 					silent: true,
 					label: { fontSize: 13, formatter: '{b}' },
 					data: [
-						{ name: 'today', xAxis: today * DAY, lineStyle: { color: '#7a5f00', width: 2, type: 'solid' } },
+						{ name: 'today', xAxis: today * DAY, lineStyle: { color: tone('catkin-deep'), width: 2, type: 'solid' } },
 						...(r.look !== null && r.look > today
 							? [
 									{
 										name: 'look',
 										xAxis: r.look * DAY,
-										lineStyle: { color: '#2f6690', type: 'dashed' },
+										lineStyle: { color: tone('frost'), type: 'dashed' },
 										label: { position: 'insideStartBottom', fontSize: 13, formatter: '{b}' }
 									}
 								]
@@ -61,7 +62,7 @@
 				lineStyle: { width: 0 },
 				symbol: 'diamond',
 				symbolSize: 14,
-				itemStyle: { color: '#14261e' },
+				itemStyle: { color: tone('ink') },
 				data: r.looks.map((l) => [l.day * DAY, Math.round(l.share * 1000) / 10])
 			}
 		]

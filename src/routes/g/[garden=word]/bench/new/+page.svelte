@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -19,7 +21,7 @@
 	<h1>Strike pieces</h1>
 	{#if data.stocks.length === 0}
 		<p class="mt-4">There is no stock to take from yet.</p>
-		<p class="mt-4"><a class="act act-main" href="/g/{data.garden.slug}/stock/new">Add a stock plant</a></p>
+		<p class="mt-4"><Act main href="/g/{data.garden.slug}/stock/new">Add a stock plant</Act></p>
 	{:else}
 		<div class="mt-6">
 			<EntryForm action="" submit="Struck" today={data.garden.today}>
@@ -30,9 +32,9 @@
 					placeholder="Choose a stock plant"
 					items={data.stocks.map((s) => ({ value: s.id, name: s.name }))}
 				/>
-				{#if stock?.sentence}<p class="border-l-4 {stock.refused ? 'border-madder text-madder' : 'border-catkin'} px-3">
+				{#if stock?.sentence}<Note tone={stock.refused ? 'harm' : 'now'}>
 						{stock.sentence}
-					</p>{/if}
+					</Note>{/if}
 				{#if stock && way}
 					<SelectField
 						label="Way"

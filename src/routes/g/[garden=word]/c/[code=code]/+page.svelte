@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 </script>
@@ -8,7 +9,7 @@
 {#if data.elsewhere.length}
 	<ul class="mt-4 flex flex-col gap-3">
 		{#each data.elsewhere as e (e.slug)}<li>
-				<a class="act" href="/g/{e.slug}/bench/{e.batchId}?do=look">It stands in {e.name}</a>
+				<Act href="/g/{e.slug}/bench/{e.batchId}?do=look">It stands in {e.name}</Act>
 			</li>{/each}
 	</ul>
 {:else}<p class="mt-3 max-w-prose">

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayShare } from '$lib/core/odds/words.js';
 	import { sayForm } from '$lib/core/evidence/byForm.js';
 	import { sayDate, sayWait } from '$lib/core/dates.js';
@@ -54,9 +57,7 @@
 		</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
-		<a class="act act-main" href="{base}/wants/new?kind={k.id}">I want some</a><a class="act" href="{base}/stock/new?kind={k.id}"
-			>I have one</a
-		>
+		<Act main href="{base}/wants/new?kind={k.id}">I want some</Act><Act href="{base}/stock/new?kind={k.id}">I have one</Act>
 	</p>
 </div>
 <dl class="mt-4 grid gap-x-8 gap-y-3 sm:grid-cols-4">
@@ -86,12 +87,12 @@
 		{k.seed.years === 1 ? 'year' : 'years'} to flower, {k.seed.true_to_type ? 'like its parent' : 'not true to its parent'}. {k
 			.seed.say}
 	</p>{/if}
-{#if data.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.hardiness}</p>{/if}
-{#each k.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
+{#if data.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.hardiness}</Note>{/if}
+{#each k.hazards as h (h.what)}<Note tone="harm" class="mt-3">
 		<strong>{h.what}:</strong>
 		{h.say}
-	</p>{/each}
-<p class="mt-3 border-l-4 border-rule px-3">
+	</Note>{/each}
+<Note class="mt-3">
 	<strong
 		>{k.protection.status === 'free'
 			? 'Not protected.'
@@ -100,7 +101,7 @@
 				: 'May be protected.'}</strong
 	>
 	{k.protection.say}
-</p>
+</Note>
 <p class="mt-3">
 	<strong>Winter:</strong>
 	{k.winter.say}
@@ -131,7 +132,7 @@
 		<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
 			<div>
 				<h2>{w.name}</h2>
-				<a class="act" href="{base}/guide/{k.id}/{w.id}">How to cut, step by step</a>
+				<Act href="{base}/guide/{k.id}/{w.id}">How to cut, step by step</Act>
 				<p class="note">{w.window.say}</p>
 				{#if w.window.next}
 					{@const n = w.window.next}
@@ -185,16 +186,15 @@
 						? ' and is used up'
 						: `, and grows them again in about ${sayWait(w.profile.gives.recover_days)}`}.
 				</p>
-				{#each w.cautions as c (c)}<p class="mt-2 border-l-4 border-madder px-3">{c}</p>{/each}
+				{#each w.cautions as c (c)}<Note tone="harm" class="mt-2">{c}</Note>{/each}
 				<ol class="mt-2 list-decimal space-y-1 pl-5">
 					{#each w.how as step (step)}<li>{step}</li>{/each}
 				</ol>
 				<p class="mt-2"><strong>Signs:</strong> {w.signs} <strong>Then:</strong> {w.profile.then}</p>
 				{#each w.schools as s (s.id)}
-					<details class="border-b border-rule">
-						<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+					<Fold label={s.question} plain class="border-b border-rule">
 						<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
-					</details>
+					</Fold>
 				{/each}
 			</div>
 			<div>
@@ -231,16 +231,15 @@
 <section class="mt-10 border-t border-ink pt-4">
 	<h2>Pass it on, or make another of it</h2>
 	<p class="mt-2 flex flex-wrap gap-3">
-		<a class="act" href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>Save as a file (YAML)</a>
-		{#if !data.mine}<a class="act" href="{base}/handbook/own?like={k.id}">A kind of my own like this</a>{/if}
+		<Act href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>Save as a file (YAML)</Act>
+		{#if !data.mine}<Act href="{base}/handbook/own?like={k.id}">A kind of my own like this</Act>{/if}
 	</p>
 	{#if data.mine}
-		<details class="mt-3 max-w-xl">
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Take this kind away</summary>
+		<Fold label="Take this kind away" class="mt-3 max-w-xl">
 			<EntryForm action="?/away" submit="Take {k.common} away" today={data.garden.today} dated={false} noted={false} quiet>
 				<Field label="Why (if you like)" name="why" />
 			</EntryForm>
-		</details>
+		</Fold>
 	{/if}
 </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Checkbox, Textarea } from 'flowbite-svelte';
 	// Who: a gardener whose plant the book lacks, label in hand. Question: what does it behave like, and what is different?
 	// Computed: all that plans need, taken from that kind. Biggest: the kind it begins from, with its ways to keep.
 	// At 390 px: one column: name, likeness, ways, figures.
@@ -101,9 +102,7 @@
 				<fieldset>
 					<legend class="font-semibold">Ways that it is multiplied</legend>
 					{#each from.ways as w (from.id + w.id)}
-						<label class="flex min-h-11 items-center gap-3"
-							><input type="checkbox" name="way" value={w.id} checked class="h-6 w-6 border-ink text-bottle" />{w.name}</label
-						>
+						<Checkbox name="way" value={w.id} checked>{w.name}</Checkbox>
 					{/each}
 				</fieldset>
 				<SelectField label="And one more way" name="added" bind:value={other} placeholder="no other" items={added} />
@@ -171,7 +170,7 @@
 					</label>
 					<label class="block">
 						<span class="mb-1 block font-semibold">What is in it</span>
-						<textarea name="yaml" rows="8" maxlength="200000" class="box w-full font-mono" bind:value={yaml}></textarea>
+						<Textarea name="yaml" rows={8} maxlength={200_000} class="w-full font-mono" bind:value={yaml} />
 					</label>
 				</EntryForm>
 			</div>

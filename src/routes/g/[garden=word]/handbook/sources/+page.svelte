@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
 	/** Where the handbook's figures come from: how many rest on what, and what a remembered chance is taken to be worth. */
 	import { plural } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
@@ -36,16 +37,13 @@
 						</p>{/if}
 					{#if s.count === 0}<p class="note">Named beside a rule or a table, not beside a kind’s figure.</p>{/if}
 					{#if s.kinds.length}
-						<details>
-							<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-								>Which figures of {plural(s.kinds.length, ['kind', 'kinds'])}</summary
-							>
+						<Fold label={`Which figures of ${plural(s.kinds.length, ['kind', 'kinds'])}`}>
 							<ul class="max-w-prose">
 								{#each s.kinds as k (k.id)}<li class="py-1">
 										<a href="{base}/handbook/{k.id}">{k.common}</a>: <span class="note">{k.figures.join('; ')}</span>
 									</li>{/each}
 							</ul>
-						</details>
+						</Fold>
 					{/if}
 				</div>
 			</div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
@@ -17,10 +19,10 @@
 	<form method="GET" class="mt-4 flex max-w-2xl flex-wrap items-end gap-4">
 		<Field label="First day away" name="from" type="date" value={data.asked.from} />
 		<Field label="Last day away" name="to" type="date" value={data.asked.to} />
-		<button class="act act-main">Show</button>
+		<Act type="submit" main>Show</Act>
 	</form>
 	{#if data.problem}
-		<p role="alert" class="mt-4 border-l-4 border-madder bg-pane px-3 py-2 text-madder">{data.problem.sentence}</p>
+		<Note tone="harm" said class="mt-4 bg-pane py-2">{data.problem.sentence}</Note>
 	{/if}
 </div>
 
@@ -51,9 +53,8 @@
 			<h2>For whoever looks after it, {span}</h2>
 			{#if data.away.rows.length}
 				<p class="no-print flex gap-3">
-					<button class="act" onclick={() => print()}>Print</button>
-					<a class="act" href="{base}/round/away/sheet.pdf?from={data.asked.from}&to={data.asked.to}" data-sveltekit-reload
-						>Save as PDF</a
+					<Act onclick={() => print()}>Print</Act>
+					<Act href="{base}/round/away/sheet.pdf?from={data.asked.from}&to={data.asked.to}" data-sveltekit-reload>Save as PDF</Act
 					>
 				</p>
 			{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Act from '$lib/ui/Act.svelte';
 	/** The order one walks: dragged, or moved by its two buttons. */
 	import { dndzone } from 'svelte-dnd-action';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
@@ -39,11 +40,11 @@
 			<GripVertical size={20} aria-hidden="true" class="shrink-0 text-faded" />
 			<span class="w-6 text-faded">{i + 1}</span>
 			<span class="flex-1 text-lg">{item.name}</span>
-			<button class="act px-3" aria-label="Earlier: {item.name}" disabled={i === 0} onclick={() => move(i, -1)}
-				><ArrowUp size={20} aria-hidden="true" /></button
+			<Act class="px-3" aria-label="Earlier: {item.name}" disabled={i === 0} onclick={() => move(i, -1)}
+				><ArrowUp size={20} aria-hidden="true" /></Act
 			>
-			<button class="act px-3" aria-label="Later: {item.name}" disabled={i === items.length - 1} onclick={() => move(i, 1)}
-				><ArrowDown size={20} aria-hidden="true" /></button
+			<Act class="px-3" aria-label="Later: {item.name}" disabled={i === items.length - 1} onclick={() => move(i, 1)}
+				><ArrowDown size={20} aria-hidden="true" /></Act
 			>
 		</li>
 	{/each}
@@ -55,5 +56,5 @@
 			<input type="hidden" name="order" value={items.map((p) => p.id).join(',')} />
 		</EntryForm>
 	{/if}
-	<a class="act" href="/g/{data.garden.slug}/round">Back to the round</a>
+	<Act href="/g/{data.garden.slug}/round">Back to the round</Act>
 </div>

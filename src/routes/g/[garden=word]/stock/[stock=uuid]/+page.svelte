@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { sayWindow } from '$lib/ui/say.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
@@ -21,13 +24,13 @@
 		: ' · usual size'}{s.age_years !== null ? ` · ${s.age_years} years` : ''}
 	{#if data.parent}· grown from <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
 </p>
-{#if s.barred}<p class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-lg font-semibold text-madder">
+{#if s.barred}<Note tone="harm" class="mt-3 bg-pane py-2 text-lg font-semibold text-madder">
 		{s.may.sentence}
-	</p>{/if}
-{#if s.trouble}<p class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-lg">{s.trouble}</p>{/if}
-{#if s.gone_on}<p class="mt-3 border-l-4 border-madder px-3">
+	</Note>{/if}
+{#if s.trouble}<Note tone="harm" class="mt-3 bg-pane py-2 text-lg">{s.trouble}</Note>{/if}
+{#if s.gone_on}<Note tone="harm" class="mt-3">
 		Gone since {sayDate(s.gone_on)}{s.gone_why ? `: ${s.gone_why}` : ''}.
-	</p>{/if}
+	</Note>{/if}
 
 <div class="mt-6 grid gap-10 md:grid-cols-[1.4fr_1fr]">
 	<section>
@@ -52,15 +55,15 @@
 			{/each}
 		</ul>
 		{#if !s.barred}<p class="mt-4 flex flex-wrap gap-3">
-				<a class="act act-main" href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</a>
-				<a class="act" href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</a>
-				<a class="act" href="{base}/bench/new?stock={s.id}">Strike now, without a plan</a>
+				<Act main href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</Act>
+				<Act href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</Act>
+				<Act href="{base}/bench/new?stock={s.id}">Strike now, without a plan</Act>
 			</p>{/if}
-		{#if data.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.hardiness}</p>{/if}
-		{#each data.hazards as h (h.what)}<p class="mt-3 border-l-4 border-madder px-3">
+		{#if data.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.hardiness}</Note>{/if}
+		{#each data.hazards as h (h.what)}<Note tone="harm" class="mt-3">
 				<strong>{h.what}:</strong>
 				{h.say}
-			</p>{/each}
+			</Note>{/each}
 
 		<h2 class="mt-8 border-b border-ink pb-1">Taken from it</h2>
 		{#if s.taken.length === 0}<p class="mt-2 text-faded">Nothing yet.</p>{/if}
@@ -93,7 +96,7 @@
 						hint="By variety, trade name or number. A made-up register that stands in for the real one."
 					/>
 				</div>
-				<button class="act mb-6">Look</button>
+				<Act type="submit" class="mb-6">Look</Act>
 			</form>
 			{#if data.found === null}<p class="note">The register does not answer now.</p>
 			{:else if data.found && data.found.length === 0}<p class="note">
@@ -112,10 +115,7 @@
 				</ul>
 			{/if}
 			{#if s.may.may !== 'yes'}
-				<details class="mt-2">
-					<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-						>Record a licence, or that the term has ended</summary
-					>
+				<Fold label="Record a licence, or that the term has ended" class="mt-2">
 					<EntryForm action="?/leave" submit="Record it" today={data.garden.today} noted={false} quiet>
 						<SelectField
 							label="What"
@@ -128,24 +128,20 @@
 						/>
 						<Field label="Number, letter or how you know" name="reference" maxlength={200} />
 					</EntryForm>
-				</details>
+				</Fold>
 			{/if}
 		</div>
 		{#if !s.gone_on}
-			<details>
-				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-					>Look it over again: size, condition, place</summary
-				>
+			<Fold label="Look it over again: size, condition, place">
 				<EntryForm action="?/look" submit="Log it" today={data.garden.today} seen={s.version}>
 					<StockFields units={data.garden.units} places={data.places} measure={s.measure} at={{ ...s }} />
 				</EntryForm>
-			</details>
-			<details>
-				<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">It is gone</summary>
+			</Fold>
+			<Fold label="It is gone">
 				<EntryForm action="?/gone" submit="Log as gone" today={data.garden.today} noted={false} quiet
 					><Field label="Why" name="why" /></EntryForm
 				>
-			</details>
+			</Fold>
 		{/if}
 	</section>
 </div>

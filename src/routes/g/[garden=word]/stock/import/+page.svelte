@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	/**
 	 * Someone with a list of their plants in a spreadsheet. One question: which column is what, and is each plant known?
 	 * Computed: the columns by their heads, the kinds by their names. Biggest: how many plants will come in. At 390 px the
@@ -132,7 +134,7 @@
 	class="mt-1 block min-h-11 w-full max-w-md py-2 file:bg-bottle file:text-white"
 	onchange={(e) => read(e.currentTarget.files?.[0])}
 />
-{#if trouble}<p role="alert" class="mt-3 border-l-4 border-madder bg-pane px-3 py-2 text-madder">{trouble}</p>{/if}
+{#if trouble}<Note tone="harm" said class="mt-3 bg-pane py-2">{trouble}</Note>{/if}
 {#if table.length}
 	<h2 class="mt-6">Which column is what?</h2>
 	<div class="mt-2 grid gap-4 sm:grid-cols-3">
@@ -142,7 +144,7 @@
 					>{COLUMN_WORDS[c]}{c === 'size' ? `, ${data.garden.units.length === 'us' ? 'in' : 'cm'}` : ''}</span
 				>
 				<select
-					class="mt-1 block min-h-11 w-full border-rule bg-white"
+					class="mt-1 block min-h-11 w-full border-edge bg-field"
 					value={at[c] === null ? '' : String(at[c])}
 					onchange={(e) => (at = { ...at, [c]: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
 				>
@@ -160,7 +162,7 @@
 					<span class="font-semibold break-words">{name}</span>
 					<select
 						aria-label="Kind of {name}"
-						class="min-h-11 w-full border-rule bg-white"
+						class="min-h-11 w-full border-edge bg-field"
 						onchange={(e) => (chosen = { ...chosen, [name]: e.currentTarget.value })}
 					>
 						<option value="" selected>Leave it out</option>
@@ -177,8 +179,8 @@
 		</p>
 	{/if}
 	<p class="mt-6">
-		<button class="act act-main" disabled={sending || coming.length === 0} onclick={take}
-			>{sending ? 'Saving …' : `Bring in ${plural(coming.length, ['plant', 'plants'])}`}</button
+		<Act main disabled={sending || coming.length === 0} onclick={take}
+			>{sending ? 'Saving …' : `Bring in ${plural(coming.length, ['plant', 'plants'])}`}</Act
 		>
 	</p>
 	<h2 class="mt-8">As they will come in</h2>

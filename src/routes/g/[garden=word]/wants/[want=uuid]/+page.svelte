@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { capital, sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
@@ -141,33 +144,32 @@
 						items={p.choices.map((c) => ({ value: c.id, name: c.label }))}
 					/>
 				</div>
-				<button
-					class="act"
+				<Act
 					onclick={() =>
 						goto(`?stock=${(document.querySelector('select[name=stock]') as HTMLSelectElement | null)?.value ?? ''}`, {
 							noScroll: true
-						})}>Plan from it</button
+						})}>Plan from it</Act
 				>
 			{/if}
 		</div>
 
-		{#if data.kind.hardiness}<p class="mt-3 max-w-prose border-l-4 border-frost px-3">{data.kind.hardiness}</p>{/if}
+		{#if data.kind.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.kind.hardiness}</Note>{/if}
 		{#if p.why}
-			<div class="mt-4 border-l-4 {p.why.startsWith('As things') ? 'border-leaf' : 'border-madder'} bg-pane px-4 py-3">
+			<Note tone={p.why.startsWith('As things') ? 'well' : 'harm'} class="mt-4 bg-pane py-3">
 				<p class="text-lg">{p.why}</p>
 				{#if p.choices.length === 0}
 					<p class="mt-3">
-						<a class="act act-main" href="{base}/stock/new?kind={data.kind.id}">Add stock of {data.kind.common}</a>
+						<Act main href="{base}/stock/new?kind={data.kind.id}">Add stock of {data.kind.common}</Act>
 					</p>
 				{:else if p.stockId && p.choices.find((c) => c.id === p.stockId)?.refused}
 					<p class="mt-3">
-						<a class="act" href="{base}/stock/{p.stockId}">Record a licence or that the term has ended</a>
+						<Act href="{base}/stock/{p.stockId}">Record a licence or that the term has ended</Act>
 					</p>
 				{/if}
-			</div>
+			</Note>
 		{/if}
 		{#each p.choices.filter((c) => c.id === p.stockId && c.may.may === 'look') as c (c.id)}
-			<p class="mt-3 border-l-4 border-catkin px-3">{c.may.sentence}</p>
+			<Note tone="now" class="mt-3">{c.may.sentence}</Note>
 		{/each}
 		{#if p.keep}
 			<p class="mt-3 max-w-prose">
@@ -185,7 +187,7 @@
 			<p class="mt-3 text-lg">The last safe day to strike is <strong>{sayDate(p.plan.lastSafe)}</strong>.</p>
 		{/if}
 		{#if tooLate && instead}
-			<div class="mt-4 border-l-4 border-madder bg-pane px-4 py-3">
+			<Note tone="harm" class="mt-4 bg-pane py-3">
 				<p class="text-lg font-semibold">
 					{nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(want.due)}.
 				</p>
@@ -209,7 +211,7 @@
 						<a href="{base}/handbook/{data.kind.id}">handbook</a>).
 					</li>
 				</ul>
-			</div>
+			</Note>
 		{/if}
 
 		{#each p.plan?.byHour ?? [] as other (other.worth)}
@@ -292,10 +294,7 @@
 											</dd>
 										</div>
 									</dl>
-									<details class="mt-3">
-										<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-											>Stage by stage, and how</summary
-										>
+									<Fold label="Stage by stage, and how" class="mt-3">
 										<div>
 											<table class="mt-2 w-full">
 												<thead
@@ -325,7 +324,7 @@
 										</p>
 										<p class="note">Window: {w.window}.</p>
 										{#each w.cautions as caution (caution)}<p class="mt-1 text-madder">{caution}</p>{/each}
-									</details>
+									</Fold>
 									<div class="mt-3 flex flex-wrap gap-3">
 										<EntryForm
 											action="?/accept"
@@ -339,10 +338,10 @@
 											<input type="hidden" name="stock_id" value={p.stockId} />
 											<input type="hidden" name="flushes" value={JSON.stringify(w.best.flushes)} />
 										</EntryForm>
-										<button
-											class="act self-start"
+										<Act
+											class="self-start"
 											aria-expanded={shownCurve === w.wayId}
-											onclick={() => (shownCurve = shownCurve === w.wayId ? null : w.wayId)}>Other days</button
+											onclick={() => (shownCurve = shownCurve === w.wayId ? null : w.wayId)}>Other days</Act
 										>
 									</div>
 									{#if shownCurve === w.wayId}
@@ -384,17 +383,16 @@
 		{/if}
 	</section>
 	{#each data.kind.hazards as h (h.what)}
-		<p class="border-l-4 border-madder px-3"><strong>{h.what}:</strong> {h.say}</p>
+		<Note tone="harm"><strong>{h.what}:</strong> {h.say}</Note>
 	{/each}
 	<ChangeWant {want} places={data.places} story={data.story} today={data.garden.today} />
-	<details class="border-t border-rule pt-2">
-		<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4">Not wanted any more</summary>
+	<Fold label="Not wanted any more" class="border-t border-rule pt-2">
 		<div class="max-w-md">
 			<EntryForm action="?/drop" submit="Drop this want" today={data.garden.today} dated={false} noted={false} quiet>
 				<Field label="Why" name="why" />
 			</EntryForm>
 		</div>
-	</details>
+	</Fold>
 {:else}
 	<p class="py-6">Dropped. Undo it from the <a href="{base}/ledger">ledger</a> if that was a mistake.</p>
 {/if}

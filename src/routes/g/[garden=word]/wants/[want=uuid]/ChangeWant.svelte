@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
 	/** Another number, day, certainty or place for a want, and what was said of it before. */
 	import { sayDate } from '$lib/core/dates.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -14,10 +15,7 @@
 	let { want, places, story, today }: Props = $props();
 </script>
 
-<details class="mt-8 border-t border-rule pt-2">
-	<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-		>Change the number, the day or how sure</summary
-	>
+<Fold label="Change the number, the day or how sure" class="mt-8 border-t border-rule pt-2">
 	<div class="max-w-md">
 		{#key want.version}
 			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want.version}>
@@ -40,4 +38,4 @@
 			</ul>
 		{/if}
 	</div>
-</details>
+</Fold>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Chip from '$lib/ui/Chip.svelte';
 	import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
 	import { cmFromInches, inchesFromCm, metresFromFeet, sayArea } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -10,6 +12,7 @@
 	let { data }: { data: PageData } = $props();
 
 	type Purpose = keyof typeof PURPOSE_WORDS;
+	const PURPOSES = Object.entries(PURPOSE_WORDS) as [keyof typeof PURPOSE_WORDS, string][];
 	let purpose = $state<Purpose>('plants');
 	let kindId = $derived(data.kind);
 	let target = $state(10);
@@ -80,12 +83,8 @@
 			<fieldset>
 				<legend class="mb-1 font-semibold">What for</legend>
 				<div class="flex flex-wrap gap-2">
-					{#each Object.entries(PURPOSE_WORDS) as [value, name] (value)}
-						<label
-							class="act has-checked:bg-bottle has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-catkin"
-						>
-							<input type="radio" name="purpose" {value} bind:group={purpose} class="sr-only" />{name}
-						</label>
+					{#each PURPOSES as [value, name] (value)}
+						<Chip type="radio" name="purpose" {value} checked={purpose === value} onchange={() => (purpose = value)}>{name}</Chip>
 					{/each}
 				</div>
 			</fieldset>
@@ -157,10 +156,10 @@
 				/>
 			{/if}
 			{#if reckoned}
-				<p class="border-l-4 border-catkin bg-pane px-3 py-2">
+				<Note tone="now" class="bg-pane py-2">
 					<span class="figure">{reckoned.count}</span>
 					<span class="unit">{reckoned.count === 1 ? 'plant' : 'plants'}{reckoned.say}</span>
-				</p>
+				</Note>
 			{/if}
 			<Field label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" type="date" bind:value={due} />
 			<div>

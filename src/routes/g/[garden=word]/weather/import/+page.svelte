@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import { Checkbox } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	/**
 	 * Who: the gardener at a table with a file from a weather office or an own notebook. Question: is this
 	 * what I think it is, and may it be used? Computes: layout, columns, gaps, doubles, bad lines, doubts.
@@ -138,15 +141,21 @@
 
 <div class="mt-5 max-w-xl">
 	<label class="block font-semibold" for="file">File</label>
-	<input id="file" type="file" accept=".dly,.csv,.txt,.gz,text/csv,text/plain" class="box mt-1 py-2" onchange={choose} />
+	<input
+		id="file"
+		type="file"
+		accept=".dly,.csv,.txt,.gz,text/csv,text/plain"
+		class="mt-1 block min-h-12 w-full border border-edge bg-field p-2"
+		onchange={choose}
+	/>
 </div>
 {#if share !== null}
 	<div class="mt-4 flex max-w-xl items-center gap-4">
 		<progress class="h-3 flex-1" max="1" value={share || undefined} aria-label="Reading"></progress>
-		<button class="act" onclick={cancel}>Stop</button>
+		<Act onclick={cancel}>Stop</Act>
 	</div>
 {/if}
-{#if trouble}<p role="alert" class="mt-4 max-w-2xl border-l-4 border-madder bg-pane px-3 py-2 text-madder">{trouble}</p>{/if}
+{#if trouble}<Note tone="harm" said class="mt-4 max-w-2xl bg-pane py-2">{trouble}</Note>{/if}
 
 {#if sample && found && columns}
 	<section class="mt-8 border-t border-ink pt-5">
@@ -159,31 +168,29 @@
 			>
 		</p>
 		{#if found.wholeYears < 3}
-			<p class="mt-2 max-w-2xl border-l-4 border-catkin px-3">
+			<Note tone="now" class="mt-2 max-w-2xl">
 				Fewer than three whole years tell nothing sure of a climate: these days will count as what was observed, and the garden
 				keeps its made record.
-			</p>
+			</Note>
 		{/if}
 		{#each found.doubts as doubt (doubt.code)}
-			<div class="mt-3 max-w-2xl border-l-4 border-madder bg-pane px-3 py-2">
+			<Note tone="harm" class="mt-3 max-w-2xl bg-pane py-2">
 				<p><strong>{doubt.sentence}</strong></p>
 				{#if sample.layout === 'csv'}
 					<p class="mt-2">
-						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<button
-								class="act"
-								onclick={() => set('temperature', 'F')}>Read them as °F</button
+						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<Act onclick={() => set('temperature', 'F')}
+								>Read them as °F</Act
 							>{/if}
-						{#if doubt.code === 'swapped'}<button
-								class="act"
+						{#if doubt.code === 'swapped'}<Act
 								onclick={() => {
 									if (!columns) return;
 									[columns.low, columns.high] = [columns.high, columns.low];
 									read();
-								}}>Swap the two</button
+								}}>Swap the two</Act
 							>{/if}
 					</p>
 				{/if}
-			</div>
+			</Note>
 		{/each}
 		<ul class="mt-3 max-w-2xl list-disc pl-5">
 			{#if found.gapDays}<li>
@@ -306,17 +313,14 @@
 			<div class="mt-6 flex max-w-xl flex-col gap-4">
 				<Field label="Call it" name="name" bind:value={name} maxlength={120} />
 				{#if found.doubts.length}
-					<label class="flex min-h-12 items-center gap-3"
-						><input type="checkbox" class="h-6 w-6 border-ink" bind:checked={certain} />I have looked at the doubt above, and the
-						figures are right.</label
-					>
+					<Checkbox bind:checked={certain}>I have looked at the doubt above, and the figures are right.</Checkbox>
 				{/if}
 				<p>
-					<button
-						class="act act-main"
+					<Act
+						main
 						disabled={saving || share !== null || (found.doubts.length > 0 && !certain) || name.trim() === ''}
 						onclick={keep}
-						>{saving ? 'Storing …' : `Keep ${found.days === 1 ? 'this' : 'these'} ${some(found.days, 'day', 'days')}`}</button
+						>{saving ? 'Storing …' : `Keep ${found.days === 1 ? 'this' : 'these'} ${some(found.days, 'day', 'days')}`}</Act
 					>
 				</p>
 			</div>

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	// Who: at the bench, one hand wet, phone propped up. Question: what exactly do I do now? Computed: the piece
 	// to scale in one's own units, by the school chosen. Biggest: the step and the drawing. At 390 px: one step a
 	// screen, with the drawing above it.
@@ -32,9 +35,9 @@
 		<h1>{g.kind.common}: {g.way.name}</h1>
 		<p class="text-faded italic">{g.kind.botanical}</p>
 	</div>
-	<a class="act no-print" href="{base}/guide/{g.kind.id}/{g.way.id}/page.pdf{data.query}">One page to print</a>
+	<Act class="no-print" href="{base}/guide/{g.kind.id}/{g.way.id}/page.pdf{data.query}">One page to print</Act>
 </div>
-{#if g.protection}<p class="mt-3 border-l-4 border-catkin px-3">{g.protection}</p>{/if}
+{#if g.protection}<Note tone="now" class="mt-3">{g.protection}</Note>{/if}
 <div class="mt-5 grid gap-8 md:grid-cols-[1.1fr_1fr]">
 	<div>
 		<Drawing drawing={g.drawing} class="max-h-[46vh] md:max-h-[62vh]" />
@@ -50,14 +53,14 @@
 			<h2 class="mt-1 font-head text-2xl font-semibold">{step.title}</h2>
 			<p class="mt-2 max-w-prose text-xl leading-relaxed" data-testid="step">{step.say}</p>
 			{#if step.clock}
-				<button class="act mt-4" onclick={() => startClock(base, `${g.kind.common}: ${step.clock!.say}`, step.clock!.minutes)}
-					>Start a clock: {minutes(step.clock.minutes)}</button
+				<Act class="mt-4" onclick={() => startClock(base, `${g.kind.common}: ${step.clock!.say}`, step.clock!.minutes)}
+					>Start a clock: {minutes(step.clock.minutes)}</Act
 				>
 			{/if}
 		</section>
 		<div class="no-print mt-3 flex gap-3">
-			<button class="act flex-1" onclick={() => go(at - 1)} disabled={at === 0}>Back</button>
-			<button class="act act-main flex-1" onclick={() => go(at + 1)} disabled={at >= g.steps.length - 1}>Next</button>
+			<Act class="flex-1" onclick={() => go(at - 1)} disabled={at === 0}>Back</Act>
+			<Act main class="flex-1" onclick={() => go(at + 1)} disabled={at >= g.steps.length - 1}>Next</Act>
 		</div>
 		<ol class="no-print mt-5 hidden list-decimal space-y-1 pl-6 md:block">
 			{#each g.steps as s, i (i)}<li class={i === at ? 'font-semibold' : 'text-faded'}>
@@ -88,11 +91,10 @@
 	</section>
 {/if}
 {#each g.others as s (s.id)}
-	<details class="mt-2 border-b border-rule">
-		<summary class="min-h-11 cursor-pointer py-2">{s.question}</summary>
+	<Fold label={s.question} plain class="mt-2 border-b border-rule">
 		<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
-	</details>
+	</Fold>
 {/each}
 <p class="mt-6 flex flex-wrap gap-3">
-	<a class="act" href="{base}/mix?kind={g.kind.id}&way={g.way.id}">What to put them in, and how much</a>
+	<Act href="{base}/mix?kind={g.kind.id}&way={g.way.id}">What to put them in, and how much</Act>
 </p>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { sayWindow } from '$lib/ui/say.js';
 	// Who: before the plant, secateurs in one hand, phone in the other. Question: what can I get from it, and where
 	// do I cut? Computed: the cuts that bring most rooted pieces. Biggest: how many pieces, how many will root, and
@@ -34,9 +36,9 @@
 <svelte:head><title>{s.name}: what it gives · {data.garden.name}</title></svelte:head>
 <p class="note"><a href="{base}/stock/{s.id}">{s.name}</a></p>
 <h1 class="mt-1">What {s.name} gives</h1>
-{#if s.may.may !== 'yes'}<p class="mt-2 border-l-4 {s.may.may === 'no' ? 'border-madder text-madder' : 'border-catkin'} px-3">
+{#if s.may.may !== 'yes'}<Note tone={s.may.may === 'no' ? 'harm' : 'now'} class="mt-2">
 		{s.may.sentence}
-	</p>{/if}
+	</Note>{/if}
 <div class="mt-3 flex flex-wrap items-end gap-6">
 	<div class="w-96 max-w-full">
 		<SelectField
@@ -100,17 +102,17 @@
 		<OtherCuts cut={w.cut} tray={w.tray} chance={w.chance} {inches} {say} {onresult} />
 	{/if}
 {/key}
-{#if data.seed}<p class="mt-6 max-w-prose border-l-4 border-rule px-3">
+{#if data.seed}<Note class="mt-6 max-w-prose">
 		<strong>Seed, the other way:</strong> about {data.seed.years}
 		{data.seed.years === 1 ? 'year' : 'years'} to flower, and {data.seed.true_to_type
 			? 'it comes like its parent'
 			: 'not true to its parent'}. {data.seed.say}
-	</p>{/if}
+	</Note>{/if}
 <p class="mt-8 flex flex-wrap gap-3 border-t border-ink pt-4">
-	{#if pieces > 0 && s.may.may !== 'no'}<a
-			class="act act-main"
+	{#if pieces > 0 && s.may.may !== 'no'}<Act
+			main
 			href="{base}/bench/new?stock={s.id}&way={w.id}&count={told || pieces}&foretold={pieces}"
-			>Strike {told || pieces} {told === 1 ? w.piece[0] : w.piece[1]}</a
+			>Strike {told || pieces} {told === 1 ? w.piece[0] : w.piece[1]}</Act
 		>{/if}
-	<a class="act" href="{base}/guide/{s.kindId}/{w.id}">How to cut</a>
+	<Act href="{base}/guide/{s.kindId}/{w.id}">How to cut</Act>
 </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Note from '$lib/ui/Note.svelte';
 	/** A clump and its divisions, few and big or many and small. */
 	import { onMount, untrack } from 'svelte';
 	import { drawClump } from '$lib/core/draw/index.js';
@@ -71,7 +72,7 @@
 	const years = (y: number) => (y < 0.25 ? 'at once' : y < 1.25 ? 'in about a year' : `in about ${Math.round(y)} years`);
 </script>
 
-{#if !checked.ok}<p role="alert" class="mt-4 border-l-4 border-madder px-3 text-madder">{checked.problem.sentence}</p>{/if}
+{#if !checked.ok}<Note tone="harm" said class="mt-4">{checked.problem.sentence}</Note>{/if}
 <div class="mt-4 grid gap-8 md:grid-cols-2">
 	{#if d}
 		<div>
@@ -127,8 +128,8 @@
 				/></label
 			>
 		</div>
-		<p class="mt-3 border-l-4 border-madder px-3">
+		<Note tone="harm" class="mt-3">
 			A clump in wet soil is heavy: two people above {inches ? '51 lb' : '23 kg'} (NIOSH lifting equation, load constant).
-		</p>
+		</Note>
 	</div>
 </div>

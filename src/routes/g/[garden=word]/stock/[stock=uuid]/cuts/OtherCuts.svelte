@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Radio } from 'flowbite-svelte';
 	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
 	import { plural } from '$lib/ui/say.js';
 	import { untrack } from 'svelte';
@@ -71,8 +72,11 @@
 {#if cut.draws === 'sucker'}
 	<fieldset class="mt-3 flex flex-wrap gap-3">
 		<legend class="font-semibold">Rake the mulch off and tug. It</legend>
-		{#each ['resists', 'gives'] as const as t (t)}<label class="flex min-h-12 items-center gap-2 border border-rule px-3"
-				><input type="radio" name="tug" value={t} bind:group={tug} class="h-5 w-5 text-bottle" />{t}</label
+		{#each ['resists', 'gives'] as const as t (t)}<Radio
+				name="tug"
+				value={t}
+				bind:group={tug}
+				classes={{ label: 'border border-rule px-3' }}>{t}</Radio
 			>{/each}
 	</fieldset>
 	<p class="mt-3 max-w-prose text-lg">{verdict.say}</p>

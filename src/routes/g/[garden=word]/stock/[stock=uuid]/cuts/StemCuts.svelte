@@ -1,4 +1,8 @@
 <script lang="ts">
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import { Checkbox, Input } from 'flowbite-svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import { onMount, untrack } from 'svelte';
 	import { sayShare } from '$lib/core/odds/words.js';
 	/** Stems, measured or usual, and the best cuts along each. */
@@ -142,10 +146,7 @@
 </script>
 
 {#if !rules.sliver}
-	<label class="mt-4 flex min-h-11 items-center gap-3"
-		><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={cutOff} /> Already cut off: nothing of it need stay
-		on the plant</label
-	>
+	<Checkbox bind:checked={cutOff} classes={{ div: 'mt-4' }}>Already cut off: nothing of it need stay on the plant</Checkbox>
 {/if}
 {#each plans as p, i (i)}
 	<section class="mt-6 border-t border-ink pt-3" aria-label="Stem {i + 1}">
@@ -200,38 +201,32 @@
 						.map((w) => `${say(w.end - w.start)} (${w.why})`)
 						.join(', ') || 'only the stubs between nodes'}.
 				</p>{/if}
-		{:else}<p role="alert" class="mt-2 border-l-4 border-madder px-3 text-madder">{p.problem.sentence}</p>{/if}
+		{:else}<Note tone="harm" said class="mt-2">{p.problem.sentence}</Note>{/if}
 		<div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
 			<NumberBox label="Alike" max={500} bind:value={stems[i]!.count} />
 			{#each FIELDS as [key, name] (key)}
 				<NumberBox label={name} step={0.5} unit={word} bind:value={stems[i]![key]} />
 			{/each}
 		</div>
-		<details class="mt-2">
-			<summary class="min-h-11 cursor-pointer py-2 text-leaf underline underline-offset-4"
-				>Measured nodes, thickness, flowers</summary
-			>
+		<Fold label="Measured nodes, thickness, flowers" class="mt-2">
 			<div class="grid gap-3 sm:grid-cols-[2fr_1fr_1fr]">
 				<label class="block"
-					><span class="block font-semibold">Nodes from the base, {word}</span><input
+					><span class="block font-semibold">Nodes from the base, {word}</span><Input
 						type="text"
-						class="box"
+						class="w-full"
 						placeholder="4 9 13.5 19"
-						maxlength="3000"
+						maxlength={3000}
 						bind:value={stems[i]!.nodes}
 					/></label
 				>
 				<NumberBox label="Base, mm" min={0.1} step={0.5} bind:value={stems[i]!.base} />
 				<NumberBox label="Tip, mm" min={0.1} step={0.5} bind:value={stems[i]!.tip} />
 			</div>
-			<label class="mt-2 flex min-h-11 items-center gap-3"
-				><input type="checkbox" class="h-6 w-6 border-ink text-bottle" bind:checked={stems[i]!.flowering} /> The tip flowers or has
-				buds</label
-			>
-		</details>
+			<Checkbox bind:checked={stems[i]!.flowering} classes={{ div: 'mt-2' }}>The tip flowers or has buds</Checkbox>
+		</Fold>
 	</section>
 {/each}
-{#if stems.length < 12}<button class="act mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</button>{/if}
+{#if stems.length < 12}<Act class="mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</Act>{/if}
 {#if flat && laid.rowM > 0}
 	<p class="mt-4 max-w-prose text-lg">
 		Or laid flat whole: <strong>{inches ? `${Math.round(laid.rowM * 3.281)} ft` : `${Math.round(laid.rowM * 10) / 10} m`}</strong>
