@@ -174,6 +174,7 @@ test('thermometers send readings with a token, and their place shows them', asyn
 test('what is seen in the garden moves the window of its kind, and the strip shows it', async ({ app, page }) => {
 	await page.setViewportSize({ width: 1280, height: 800 });
 	await page.goto(`${app.demo}/handbook/box`);
+	await page.getByRole('button', { name: 'The year', exact: true }).click();
 	await expect(
 		page.locator('section[aria-label="Season strip"] svg text').filter({ hasText: /^semi-ripe cutting$/ })
 	).toBeVisible();

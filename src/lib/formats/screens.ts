@@ -6,27 +6,32 @@ export interface Screen {
 	name: string;
 	/** Stands in the navigation. */
 	main: boolean;
+	/** Another day shows it otherwise. */
+	timed: boolean;
 }
 
+/** The part of an address below the garden's, without what it is asked. */
+export const isTimed = (path: string): boolean => SCREENS.find((s) => s.path === path)?.timed ?? !/^(guide|c)\//.test(path);
+
 export const SCREENS: readonly Screen[] = [
-	{ path: 'round', name: 'Round', main: true },
-	{ path: 'wants', name: 'Wants', main: true },
-	{ path: 'stock', name: 'Stock', main: true },
-	{ path: 'bench', name: 'Bench', main: true },
-	{ path: 'ledger', name: 'Ledger', main: true },
-	{ path: 'handbook', name: 'Handbook', main: true },
-	{ path: 'mix', name: 'Mix and shopping', main: false },
-	{ path: 'labels', name: 'Labels', main: false },
-	{ path: 'weather', name: 'Weather', main: false },
-	{ path: 'year', name: 'The year on one page', main: false },
-	{ path: 'round/away', name: 'Away', main: false },
-	{ path: 'round/walk', name: 'Order of the walk', main: false },
-	{ path: 'wants/new', name: 'Say what you want', main: false },
-	{ path: 'stock/new', name: 'Add a stock plant', main: false },
-	{ path: 'stock/import', name: 'Bring in a list of plants', main: false },
-	{ path: 'bench/new', name: 'Strike without a plan', main: false },
-	{ path: 'handbook/own', name: 'A kind of your own', main: false },
-	{ path: 'handbook/sources', name: 'What the figures rest on', main: false },
-	{ path: 'weather/import', name: 'Take in a weather record', main: false },
-	{ path: 'settings', name: 'Garden settings and places', main: false }
+	{ path: 'round', name: 'Round', main: true, timed: true },
+	{ path: 'wants', name: 'Wants', main: true, timed: true },
+	{ path: 'stock', name: 'Stock', main: true, timed: true },
+	{ path: 'bench', name: 'Bench', main: true, timed: true },
+	{ path: 'ledger', name: 'Ledger', main: true, timed: false },
+	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
+	{ path: 'mix', name: 'Mix and shopping', main: false, timed: false },
+	{ path: 'labels', name: 'Labels', main: false, timed: false },
+	{ path: 'weather', name: 'Weather', main: false, timed: true },
+	{ path: 'year', name: 'The year on one page', main: false, timed: true },
+	{ path: 'round/away', name: 'Away', main: false, timed: true },
+	{ path: 'round/walk', name: 'Order of the walk', main: false, timed: false },
+	{ path: 'wants/new', name: 'Say what you want', main: false, timed: false },
+	{ path: 'stock/new', name: 'Add a stock plant', main: false, timed: false },
+	{ path: 'stock/import', name: 'Bring in a list of plants', main: false, timed: false },
+	{ path: 'bench/new', name: 'Strike without a plan', main: false, timed: false },
+	{ path: 'handbook/own', name: 'A kind of your own', main: false, timed: false },
+	{ path: 'handbook/sources', name: 'What the figures rest on', main: false, timed: false },
+	{ path: 'weather/import', name: 'Take in a weather record', main: false, timed: false },
+	{ path: 'settings', name: 'Garden settings and places', main: false, timed: false }
 ];

@@ -24,7 +24,7 @@
 			{min}
 			{max}
 			{step}
-			class={narrow ? 'w-24' : 'w-full'}
+			class={narrow ? 'max-w-24' : ''}
 			bind:value={() => value ?? undefined, (v) => (value = numberOf(v))}
 		/>
 		{#if unit}<span class="text-faded">{unit}</span>{/if}

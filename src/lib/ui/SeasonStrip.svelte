@@ -27,23 +27,26 @@
 		/** Windows of the thing on the page below: suitability every four days. */
 		windows: { label: string; from: number; values: number[] }[];
 		base: string;
+		/** Time is not the question of this screen: a line, until it is opened. */
+		still: boolean;
 	}
 	interface Temperatures {
 		day: number;
 		low: number;
 		high: number;
 	}
-	let { climate, today, viewed, lanes, weather, windows, base }: Props = $props();
+	let { climate, today, viewed, lanes, weather, windows, base, still }: Props = $props();
 
 	const uid = $props.id();
-	const TOP = 16;
-	const GROUND = 60;
 	const WINDOW = 14;
 	const STEP = 4;
 	const ROW = 5;
 
 	let width = $state(1180);
+	/** At rest it is a band; opened by a touch, a drag, a key or its button, it stays open until it is closed. */
 	let open = $state(false);
+	const TOP = $derived(open ? 16 : 12);
+	const GROUND = $derived(open ? 60 : 14);
 	let dragging = $state(false);
 	let dragged = $state<number | null>(null);
 
@@ -56,7 +59,7 @@
 	const rows = $derived(lanes);
 	const rowCount = $derived(Math.min(MOST_ROWS, Math.max(0, ...rows.map((r) => r.row + 1))));
 	const lanesTop = $derived(TOP + GROUND + 4 + windows.length * WINDOW);
-	const height = $derived(lanesTop + rowCount * ROW + 4);
+	const height = $derived(open ? lanesTop + rowCount * ROW + 4 : TOP + GROUND + 2);
 	// The scale of temperature leaves a margin for what is colder or warmer than usual.
 	const y = $derived(
 		scaleLinear(
@@ -134,6 +137,7 @@
 		else if (step[event.key] !== undefined) day += step[event.key]!;
 		else return;
 		event.preventDefault();
+		open = true;
 		dragged = Math.min(last, Math.max(first, day));
 		clearTimeout(later);
 		later = setTimeout(() => void show(dragged ?? now), 250);
@@ -142,7 +146,7 @@
 
 <section class="no-print border-b border-rule bg-pane" aria-label="Season strip">
 	<div class="mx-auto max-w-[1240px] px-4">
-		<div class="flex items-center justify-between gap-3 py-1 text-note">
+		<div class="flex items-center justify-between gap-3 text-note sm:py-0.5">
 			<p class="min-w-0 truncate" aria-live="polite">
 				{#if mark === now}<strong class="font-semibold">Today</strong>, {at}{:else}<strong
 						class="bg-catkin px-1 font-semibold text-night">Looking at</strong
@@ -157,7 +161,7 @@
 					<span class="sr-only">Show day</span>
 					<input
 						type="date"
-						class="h-8 border border-edge bg-field px-1 py-0 text-note"
+						class="h-7 border border-edge bg-field px-1 py-0 text-note"
 						value={isoOf(mark)}
 						min={isoOf(first)}
 						max={isoOf(last)}
@@ -168,35 +172,13 @@
 					/>
 				</label>
 				<button
-					class="min-h-8 px-2 font-semibold text-leaf underline sm:hidden"
+					class="min-h-7 px-2 font-semibold text-leaf underline max-sm:min-h-11"
 					aria-expanded={open}
-					onclick={() => (open = !open)}>{open ? 'Close' : 'Year'}</button
+					onclick={() => (open = !open)}>{open ? 'Close the year' : 'The year'}</button
 				>
 			</div>
 		</div>
-		{#if !open}
-			<svg viewBox="0 0 1000 12" preserveAspectRatio="none" class="mb-2 block h-3 w-full sm:hidden" aria-hidden="true">
-				<defs>
-					<linearGradient id="slim-{uid}">
-						{#each weeks as w (w.day)}<stop
-								offset={(w.day + 3 - first) / (last - first)}
-								stop-color="var(--color-frost)"
-								stop-opacity={0.06 + w.frost * 0.55}
-							/>{/each}
-					</linearGradient>
-				</defs>
-				<rect width="1000" height="12" fill="url(#slim-{uid})" />
-				<rect
-					x={((mark - first) / (last - first)) * 1000 - 4}
-					width="8"
-					height="12"
-					fill="var(--color-catkin)"
-					stroke="var(--color-ink)"
-					stroke-width="1"
-				/>
-			</svg>
-		{/if}
-		<div bind:clientWidth={width} class="{open ? 'block' : 'hidden sm:block'} pb-1">
+		<div bind:clientWidth={width} class="pb-1 {still && !open ? 'hidden' : ''}">
 			<svg
 				bind:this={svg}
 				{width}
@@ -213,6 +195,7 @@
 				onkeydown={byKey}
 				onpointerdown={(e) => {
 					dragging = true;
+					open = true;
 					svg.setPointerCapture(e.pointerId);
 					dragged = dayAt(e.clientX);
 				}}
@@ -239,100 +222,108 @@
 					</linearGradient>
 				</defs>
 				<rect x="0" y={TOP} {width} height={GROUND} fill="url(#frost-{uid})" />
-				<path d={usualBand} fill="var(--color-faded)" fill-opacity="0.16" />
-				<line x1="0" x2={width} y1={y(0)} y2={y(0)} stroke="var(--color-frost)" stroke-width="0.75" stroke-dasharray="2 4" />
-				<path d={seenLine('high', false)} fill="none" stroke="var(--color-catkin-deep)" stroke-width="1" />
-				<path d={seenLine('low', false)} fill="none" stroke="var(--color-frost)" stroke-width="1" />
-				<path
-					d={seenLine('high', true)}
-					fill="none"
-					stroke="var(--color-catkin-deep)"
-					stroke-width="1.5"
-					stroke-dasharray="2 1.5"
-				/>
-				<path d={seenLine('low', true)} fill="none" stroke="var(--color-frost)" stroke-width="1.5" stroke-dasharray="2 1.5" />
-				<path
-					d={lightLine}
-					fill="none"
-					stroke="var(--color-catkin-deep)"
-					stroke-width="1.5"
-					stroke-dasharray="1 3"
-					stroke-linecap="round"
-				/>
+				{#if open}
+					<path d={usualBand} fill="var(--color-faded)" fill-opacity="0.16" />
+					<line x1="0" x2={width} y1={y(0)} y2={y(0)} stroke="var(--color-frost)" stroke-width="0.75" stroke-dasharray="2 4" />
+					<path d={seenLine('high', false)} fill="none" stroke="var(--color-catkin-deep)" stroke-width="1" />
+					<path d={seenLine('low', false)} fill="none" stroke="var(--color-frost)" stroke-width="1" />
+					<path
+						d={seenLine('high', true)}
+						fill="none"
+						stroke="var(--color-catkin-deep)"
+						stroke-width="1.5"
+						stroke-dasharray="2 1.5"
+					/>
+					<path d={seenLine('low', true)} fill="none" stroke="var(--color-frost)" stroke-width="1.5" stroke-dasharray="2 1.5" />
+					<path
+						d={lightLine}
+						fill="none"
+						stroke="var(--color-catkin-deep)"
+						stroke-width="1.5"
+						stroke-dasharray="1 3"
+						stroke-linecap="round"
+					/>
+				{/if}
 				{#each months as m (m.day)}
 					<line x1={x(m.day)} x2={x(m.day)} y1={TOP - 3} y2={TOP + GROUND} stroke="var(--color-rule)" />
 					<text
 						x={x(m.day) + 3}
-						y={TOP - 5}
-						font-size="12"
+						y={TOP - (open ? 5 : 3)}
+						font-size={open ? 12 : 10}
 						fill={m.year ? 'var(--color-ink)' : 'var(--color-faded)'}
 						font-weight={m.year ? 700 : 400}>{width < 700 ? m.name[0] : m.year ? `${m.name} ${m.year}` : m.name}</text
 					>
 				{/each}
-				{#each windowPaths as w, i (i)}
-					<line x1="0" x2={width} y1={w.floor} y2={w.floor} stroke="var(--color-leaf)" stroke-width="0.5" />
-					<path d={w.d} fill="var(--color-leaf)" fill-opacity="0.8" />
-					<text
-						x="3"
-						y={w.floor - 2}
-						font-size="11"
-						fill="var(--color-ink)"
-						stroke="var(--color-pane)"
-						stroke-width="3"
-						paint-order="stroke">{w.label}</text
-					>
-				{/each}
-				{#each rows as r (r.code)}
-					{#if r.row < MOST_ROWS}
-						{@const left = x(Math.max(first, r.from))}
-						{@const right = x(Math.min(last, r.to))}
-						<g transform="translate({left}, {lanesTop + r.row * ROW})">
-							<title>{r.label}</title>
-							{#if r.kind === 'want'}
-								<line x2={right - left} y1="1.5" y2="1.5" stroke="var(--color-ink)" stroke-width="0.75" />
-								{#if r.to <= last}<path
-										d="M {right - left} -1 l 3 3 l -3 3 l -3 -3 Z"
-										fill="var(--color-catkin)"
-										stroke="var(--color-ink)"
-									/>{/if}
-							{:else}
-								<rect
-									width={Math.max(3, right - left)}
-									height="3"
-									fill={r.kind === 'planned' ? 'none' : 'var(--color-leaf)'}
-									stroke="var(--color-leaf)"
-									stroke-width={r.kind === 'planned' ? 1 : 0}
-									stroke-dasharray={r.kind === 'planned' ? '3 2' : undefined}
-								/>
-							{/if}
-						</g>
-					{/if}
-				{/each}
+				{#if open}
+					{#each windowPaths as w, i (i)}
+						<line x1="0" x2={width} y1={w.floor} y2={w.floor} stroke="var(--color-leaf)" stroke-width="0.5" />
+						<path d={w.d} fill="var(--color-leaf)" fill-opacity="0.8" />
+						<!-- On a slip of its own: the hill behind would show between its words. -->
+						<rect x="0" y={w.floor - WINDOW + 3} width={w.label.length * 5.6 + 8} height={WINDOW - 4} fill="var(--color-pane)" />
+						<text x="3" y={w.floor - 2} font-size="11" fill="var(--color-ink)">{w.label}</text>
+					{/each}
+					{#each rows as r (r.code)}
+						{#if r.row < MOST_ROWS}
+							{@const left = x(Math.max(first, r.from))}
+							{@const right = x(Math.min(last, r.to))}
+							<g transform="translate({left}, {lanesTop + r.row * ROW})">
+								<title>{r.label}</title>
+								{#if r.kind === 'want'}
+									<line x2={right - left} y1="1.5" y2="1.5" stroke="var(--color-ink)" stroke-width="0.75" />
+									{#if r.to <= last}<path
+											d="M {right - left} -1 l 3 3 l -3 3 l -3 -3 Z"
+											fill="var(--color-catkin)"
+											stroke="var(--color-ink)"
+										/>{/if}
+								{:else}
+									<rect
+										width={Math.max(3, right - left)}
+										height="3"
+										fill={r.kind === 'planned' ? 'none' : 'var(--color-leaf)'}
+										stroke="var(--color-leaf)"
+										stroke-width={r.kind === 'planned' ? 1 : 0}
+										stroke-dasharray={r.kind === 'planned' ? '3 2' : undefined}
+									/>
+								{/if}
+							</g>
+						{/if}
+					{/each}
+				{/if}
 				<line x1={x(now)} x2={x(now)} y1={TOP - 2} y2={height} stroke="var(--color-bottle)" stroke-width="1.5" />
 				<g transform="translate({x(mark)}, 0)">
 					<line y1={TOP - 4} y2={height} stroke="var(--color-catkin-deep)" stroke-width="2" />
-					<path d="M -7 0 L 7 0 L 7 8 L 0 {TOP} L -7 8 Z" fill="var(--color-catkin)" stroke="var(--color-ink)" stroke-width="1" />
+					<path
+						d="M -7 0 L 7 0 L 7 {TOP / 2} L 0 {TOP} L -7 {TOP / 2} Z"
+						fill="var(--color-catkin)"
+						stroke="var(--color-ink)"
+						stroke-width="1"
+					/>
 				</g>
 			</svg>
-			<p class="flex flex-wrap gap-x-4 text-[0.75rem] text-faded">
-				<span><span class="inline-block h-2 w-4 bg-frost/60"></span> frost likely</span>
-				<span><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length of day</span>
-				<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span>
-				<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
-				<span><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"></span>wanted by</span>
-				<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> usual temperature</span>
-				<span
-					><span class="inline-block w-4 border-t-2 border-catkin-deep align-middle"></span><span
-						class="inline-block w-4 border-t-2 border-frost align-middle"
-					></span> days and nights as they were</span
-				>
-				<span class="ml-auto flex gap-4"
-					><a class="underline underline-offset-2" href="{base}/weather">Weather</a><a
-						class="underline underline-offset-2"
-						href="{base}/year">The year on one page</a
-					></span
-				>
-			</p>
+			{#if open}
+				<p class="flex flex-wrap gap-x-4 text-[0.75rem] text-faded">
+					<span><span class="inline-block h-2 w-4 bg-frost/60"></span> frost likely</span>
+					<span
+						><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length of day</span
+					>
+					<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span>
+					<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
+					<span><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"></span>wanted by</span>
+					<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> usual temperature</span>
+					<span
+						><span class="inline-block w-4 border-t-2 border-catkin-deep align-middle"></span><span
+							class="inline-block w-4 border-t-2 border-frost align-middle"
+						></span> days and nights as they were</span
+					>
+					<span class="ml-auto flex gap-4"
+						><a class="inline-flex min-h-6 items-center underline underline-offset-2 max-sm:min-h-11" href="{base}/weather"
+							>Weather</a
+						><a class="inline-flex min-h-6 items-center underline underline-offset-2 max-sm:min-h-11" href="{base}/year"
+							>The year on one page</a
+						></span
+					>
+				</p>
+			{/if}
 		</div>
 	</div>
 </section>

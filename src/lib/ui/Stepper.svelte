@@ -25,7 +25,13 @@
 <div>
 	<Label for={uid}>{label}</Label>
 	<div class="flex items-stretch">
-		<Act type="button" class="w-14 px-0" aria-label="One less: {label}" onclick={() => by(-step)} disabled={(value ?? 0) <= min}>
+		<Act
+			type="button"
+			class="w-14 shrink-0 px-0"
+			aria-label="One less: {label}"
+			onclick={() => by(-step)}
+			disabled={(value ?? 0) <= min}
+		>
 			<Minus aria-hidden="true" />
 		</Act>
 		<Input
@@ -34,11 +40,17 @@
 			bind:value={() => value ?? undefined, (v) => (value = numberOf(v))}
 			type="number"
 			inputmode="numeric"
-			class="mx-1 w-24 text-center text-xl font-semibold"
+			class="mx-1 max-w-28 text-center text-xl font-semibold"
 			aria-invalid={wrong() ? 'true' : undefined}
 			aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
 		/>
-		<Act type="button" class="w-14 px-0" aria-label="One more: {label}" onclick={() => by(step)} disabled={(value ?? 0) >= max}>
+		<Act
+			type="button"
+			class="w-14 shrink-0 px-0"
+			aria-label="One more: {label}"
+			onclick={() => by(step)}
+			disabled={(value ?? 0) >= max}
+		>
 			<Plus aria-hidden="true" />
 		</Act>
 		{#if unit}<span class="ml-2 self-center text-faded">{unit}</span>{/if}

@@ -24,6 +24,14 @@ function points(path: string): [number, number][] {
 
 function inFrame(d: Drawing, slack: number): void {
 	const [x, y, w, h] = d.box;
+	// No word is cut off: half its size for a letter on average.
+	for (const s of d.shapes) {
+		if (!('text' in s)) continue;
+		const wide = s.text.length * s.size * 0.5;
+		const from = s.anchor === 'end' ? s.x - wide : s.anchor === 'middle' ? s.x - wide / 2 : s.x;
+		expect(from, s.text).toBeGreaterThanOrEqual(x - slack);
+		expect(from + wide, s.text).toBeLessThanOrEqual(x + w + slack);
+	}
 	for (const s of d.shapes)
 		for (const [px, py] of 'path' in s ? points(s.path) : [[s.x, s.y] as [number, number]]) {
 			expect(px, JSON.stringify(s)).toBeGreaterThanOrEqual(x - slack);

@@ -1,6 +1,6 @@
 /** A piece as it is made and set, to scale, from the handbook's figures and the school chosen. */
 import type { Cut } from '../handbook/benchSchema.js';
-import { circle, leafPath, line, polygon } from './shapes.js';
+import { circle, leafPath, line, polygon, withRoom } from './shapes.js';
 import type { Drawing, Shape } from './shapes.js';
 
 export interface GuideChoice {
@@ -36,7 +36,10 @@ const measure = (x: number, from: number, to: number, text: string, side: 1 | -1
 	{ text, x: x + 0.4 * side, y: (from + to) / 2 + 0.2, size: 0.62, anchor: side > 0 ? 'start' : 'end', tone: 'ink' }
 ];
 
-export function drawGuide(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Drawing {
+export const drawGuide = (cut: Cut, choice: GuideChoice, say: (cm: number) => string): Drawing =>
+	withRoom(drawn(cut, choice, say));
+
+function drawn(cut: Cut, choice: GuideChoice, say: (cm: number) => string): Drawing {
 	switch (cut.draws) {
 		case 'clump':
 		case 'tuber':

@@ -55,3 +55,22 @@ export function leafPath(x: number, y: number, angle: number, long: number, halv
 	const [x4, y4] = at(long * 0.7, -wide * 1.1);
 	return `M${n(x)} ${n(y)}C${n(x1)} ${n(y1)} ${n(x3)} ${n(y3)} ${n(tx)} ${n(ty)}C${n(x4)} ${n(y4)} ${n(x2)} ${n(y2)} ${n(x)} ${n(y)}Z`;
 }
+
+/** Usual advance of a letter of our type, as a share of its size. */
+const LETTER = 0.52;
+
+/** From where to where a text reaches, before and after its point. */
+export function reachOf(t: { text: string; x: number; size: number; anchor?: 'start' | 'middle' | 'end' }): [number, number] {
+	const wide = t.text.length * t.size * LETTER;
+	const from = t.anchor === 'end' ? t.x - wide : t.anchor === 'middle' ? t.x - wide / 2 : t.x;
+	return [from, from + wide];
+}
+
+/** The same drawing in a frame that no word of it is cut off by. */
+export function withRoom(d: Drawing): Drawing {
+	const [x, y, w, h] = d.box;
+	const reaches = d.shapes.flatMap((s) => ('text' in s ? [reachOf(s)] : []));
+	const left = Math.min(x, ...reaches.map(([from]) => from));
+	const right = Math.max(x + w, ...reaches.map(([, to]) => to));
+	return { ...d, box: [left, y, right - left, h] };
+}

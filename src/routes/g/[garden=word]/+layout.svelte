@@ -11,7 +11,7 @@
 	import Search from '@lucide/svelte/icons/search';
 	import Settings from '@lucide/svelte/icons/settings';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { SCREENS } from '$lib/formats/screens.js';
+	import { isTimed, SCREENS } from '$lib/formats/screens.js';
 	import Clocks from '$lib/ui/Clocks.svelte';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
@@ -96,6 +96,7 @@
 	weather={data.weather}
 	windows={page.data.stripWindows ?? []}
 	{base}
+	still={!isTimed(page.url.pathname.split('/').slice(3).join('/'))}
 />
 
 <Clocks clocks={data.clocks} now={data.now} {base} />

@@ -59,8 +59,10 @@
 <svelte:head><title>Labels · {data.garden.name}</title></svelte:head>
 <h1>Labels</h1>
 <p class="mt-2" aria-live="polite">
-	<span class="figure">{count}</span>
-	<span class="unit">{count === 1 ? 'label' : 'labels'} on {pages} {pages === 1 ? 'sheet' : 'sheets'}</span>
+	{#if count === 0}Choose the batches that need one.{:else}
+		<span class="figure">{count}</span>
+		<span class="unit">{count === 1 ? 'label' : 'labels'} on {pages} {pages === 1 ? 'sheet' : 'sheets'}</span>
+	{/if}
 </p>
 <div class="mt-4 grid gap-10 md:grid-cols-[1.3fr_1fr]">
 	<section>
@@ -80,7 +82,7 @@
 								type="number"
 								min="1"
 								max="500"
-								class="w-24"
+								class="max-w-24"
 								bind:value={r.times}
 							/></label
 						>{/if}

@@ -177,7 +177,7 @@
 				</li>
 			{/each}
 		</ul>
-		<form method="POST" action="?/link" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
+		<form method="POST" action="?/link" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1.5fr_1fr_auto]">
 			<SelectField
 				label="A new one for"
 				name="purpose"

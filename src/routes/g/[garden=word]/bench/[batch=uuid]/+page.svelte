@@ -257,7 +257,7 @@
 									type="number"
 									min="0"
 									step="0.5"
-									class="w-24"
+									class="max-w-28"
 									bind:value={() => ball ?? undefined, (v) => (ball = numberOf(v))}
 								/>
 								<span class="note mt-1 block"

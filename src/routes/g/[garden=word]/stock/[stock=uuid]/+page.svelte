@@ -48,8 +48,10 @@
 						</p>
 					</div>
 					<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
-						{#if !g.never && !s.barred}<span class="figure">{g.now}</span>
-							<span class="unit">{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]}</span>{/if}
+						{#if !g.never && !s.barred}
+							{@const n = g.open ? g.now : (g.then ?? 0)}
+							<span class="figure">{n}</span>
+							<span class="unit">{n === 1 ? g.pieceWord[0] : g.pieceWord[1]}{g.open ? '' : ' then'}</span>{/if}
 					</p>
 				</li>
 			{/each}

@@ -243,13 +243,15 @@
 								</div>
 								<div>
 									<p class="max-w-prose text-lg">
-										Take {w.best.strike};
+										Take {w.best.strike}{p.beside ? ' more' : ''};
 										<strong
 											>{sayDoes(w.best.probability, 'that', 'leaves you', `${p.target} or more by ${sayDate(want.due)}`)}</strong
 										>. {capital(sayCount(w.best.quantiles))}.
 									</p>
 									<p class="mt-1">
-										Ready about {sayDate(iso(w.best.ready.usual))} ({sayRange(iso(w.best.ready.quick), iso(w.best.ready.slow))}).
+										Ready about {sayDate(iso(w.best.ready.usual))}{w.best.ready.quick === w.best.ready.slow
+											? ''
+											: ` (${sayRange(iso(w.best.ready.quick), iso(w.best.ready.slow))})`}.
 										{#if w.best.inTime < 0.995}{capital(sayShare(w.best.inTime))} of them are ready in time.{/if}
 										{#if w.lastSafe !== null}Last safe day {sayDate(iso(w.lastSafe))}.{/if}
 										{#if !w.best.inBest}Outside the best weeks of its window, but in it.{/if}
