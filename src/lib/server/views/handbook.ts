@@ -26,7 +26,7 @@ export async function handbookView({ params, query }: Ask) {
 	const season = await seasonOf(garden);
 	const kinds = [...(await kindsOf(garden)).values()];
 	const text = (query.get('q') ?? '').trim().slice(0, MOST_TEXT);
-	const openOnly = query.get('open') === '1';
+	const openOnly = query.get('open') === 'on';
 	const found = kinds
 		.filter((k) => named(k).includes(text.toLowerCase()))
 		.filter((k) => !openOnly || k.ways.some((w) => season.windows(w.window, k).on(day) >= OPEN))

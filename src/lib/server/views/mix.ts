@@ -5,6 +5,7 @@ import { handbook } from '../handbook.js';
 import { plannedWithin, preparing } from '../mixing.js';
 import type { Wanted } from '../mixing.js';
 import * as state from '../store/state.js';
+import { allNames, withVariety } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 
 const SPANS: Record<string, number> = { day: 1, week: 7, season: 120 };
@@ -51,7 +52,8 @@ export async function mixView({ params, query }: Ask) {
 		span,
 		kinds: [...kinds.values()].map((k) => ({
 			id: k.id,
-			name: k.common,
+			name: withVariety(k),
+			also: allNames(k).join(' '),
 			ways: k.ways.map((w) => ({ id: w.id, name: handbook().ways.get(w.way)!.name }))
 		})),
 		mixes: [...handbook().mixes.values()].map((m) => ({ id: m.id, name: m.name, for: m.for, shrinkage: m.shrinkage }))

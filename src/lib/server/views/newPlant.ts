@@ -1,6 +1,7 @@
 import { snapshotOf } from '../snapshot.js';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
+import { allNames, withVariety } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 
 export async function newPlantView({ params, query }: Ask) {
@@ -9,7 +10,8 @@ export async function newPlantView({ params, query }: Ask) {
 	return {
 		kinds: [...kinds.values()].map((k) => ({
 			id: k.id,
-			name: k.common,
+			name: withVariety(k),
+			also: allNames(k).join(' '),
 			species: k.species,
 			measure: k.ways[0]!.gives.measure,
 			protection: k.protection

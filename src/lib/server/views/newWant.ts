@@ -3,6 +3,7 @@ import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import type { Garden } from '../context.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
+import { allNames, withVariety } from '$lib/core/handbook/schema.js';
 import { nextTurning } from '$lib/core/season/anchors.js';
 import type { Ask } from './ask.js';
 
@@ -18,7 +19,8 @@ export async function newWantView({ params, query }: Ask) {
 		kinds: [...kinds.values()]
 			.map((k) => ({
 				id: k.id,
-				name: k.common,
+				name: withVariety(k),
+				also: allNames(k).join(' '),
 				spacingCm: k.size.spacing_cm,
 				have: have.has(k.id),
 				tender: k.winter.limit_c > garden.climate.coldestC

@@ -38,7 +38,7 @@
 	<div class="w-full max-w-sm">
 		<Field label="Find a kind or a way" name="q" type="search" maxlength={80} value={asked} />
 	</div>
-	<Checkbox name="open" value="1" checked={data.openOnly}>Only what can be done {data.isToday ? 'now' : 'then'}</Checkbox>
+	<Checkbox name="open" checked={data.openOnly}>Only what can be done {data.isToday ? 'now' : 'then'}</Checkbox>
 </form>
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	// Who: before the work, at the potting bench or about to drive to the shop. Question: what do I fill, mix and
@@ -266,12 +267,12 @@
 		<h2 class="border-b border-ink pb-1">Work it out for any kind</h2>
 		<div class="mt-2 grid grid-cols-2 gap-3">
 			<div class="col-span-2">
-				<SelectField
+				<ChoiceField
 					label="Kind"
 					name="kind"
 					bind:value={kind}
-					placeholder="Choose a kind"
-					items={data.kinds.map((k) => ({ value: k.id, name: k.name }))}
+					placeholder="Type any name of it"
+					items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also }))}
 				/>
 			</div>
 			<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />

@@ -31,6 +31,9 @@
 	});
 	const likeId = $derived(data.habits.find((h) => `habit/${h.id}` === like)?.like ?? like);
 	const from = $derived(data.kinds.find((k) => k.id === likeId) ?? mine ?? null);
+	/** Ways kept: all of them when another kind is chosen to begin from. */
+	const waysOf = (f: typeof from): string[] => f?.ways.map((w) => w.id) ?? [];
+	let kept = $derived(waysOf(from));
 	const added = $derived(
 		data.kinds.flatMap((k) =>
 			k.ways
@@ -102,7 +105,7 @@
 				<fieldset>
 					<legend class="font-semibold">Ways that it is multiplied</legend>
 					{#each from.ways as w (from.id + w.id)}
-						<Checkbox name="way" value={w.id} checked>{w.name}</Checkbox>
+						<Checkbox name="way" value={w.id} checked bind:group={kept}>{w.name}</Checkbox>
 					{/each}
 				</fieldset>
 				<SelectField label="And one more way" name="added" bind:value={other} placeholder="no other" items={added} />

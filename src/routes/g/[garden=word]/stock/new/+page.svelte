@@ -1,6 +1,6 @@
 <script lang="ts">
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
-	import SelectField from '$lib/ui/SelectField.svelte';
 	import StockFields from '$lib/ui/StockFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -24,12 +24,12 @@
 	<p class="mt-1 text-faded">Take only from healthy plants: look under the leaves and at the root ball first.</p>
 	<div class="mt-6">
 		<EntryForm action="" submit="Add it" today={data.garden.today} dated={false}>
-			<SelectField
+			<ChoiceField
 				label="Kind"
 				name="kind_id"
 				bind:value={kindId}
-				placeholder="Choose a kind"
-				items={data.kinds.map((k) => ({ value: k.id, name: `${k.name} (${k.species})` }))}
+				placeholder="Type any name of it"
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.species }))}
 			/>
 			{#key kindId}
 				<StockFields units={data.garden.units} places={data.places} measure={kind?.measure ?? 'height'} at={blank} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
 	import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
@@ -73,12 +74,12 @@
 	<h1>What should stand where, and by when?</h1>
 	<div class="mt-6">
 		<EntryForm action="" submit="Write it down and plan" today={data.garden.today} dated={false}>
-			<SelectField
+			<ChoiceField
 				label="Kind"
 				name="kind_id"
 				bind:value={kindId}
-				placeholder="Choose a kind"
-				items={data.kinds.map((k) => ({ value: k.id, name: k.have ? `${k.name} (you have stock)` : k.name }))}
+				placeholder="Type any name of it"
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.have ? 'you have stock' : '' }))}
 			/>
 			<fieldset>
 				<legend class="mb-1 font-semibold">What for</legend>
