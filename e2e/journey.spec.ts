@@ -39,11 +39,16 @@ for (const size of SIZES)
 			await expect(page.locator('main').getByText('soft tip cutting', { exact: true })).toBeVisible();
 		});
 
+		let foretold = 0;
 		await test.step('say what is wanted', async () => {
 			await page.getByRole('link', { name: 'Say what you want of it' }).click();
 			await page.getByLabel('How many', { exact: true }).fill('12');
 			await page.getByLabel('In the ground by').fill('2027-06-15');
 			await page.getByLabel('In your words').fill('for the long bed');
+			// Told beside it while it is typed, and the same once it is written down.
+			const told = page.getByRole('region', { name: 'What it would take' });
+			await expect(told).toContainText('leaves you 12 or more by 15 Jun 2027');
+			foretold = Number(await told.locator('.figure').textContent());
 			await page.getByRole('button', { name: 'Write it down and plan' }).click();
 			await expect(page.getByRole('heading', { name: '12 Border penstemon, for the long bed' })).toBeVisible();
 		});
@@ -53,6 +58,7 @@ for (const size of SIZES)
 			const said = page.locator('main p').filter({ hasText: 'that leaves you 12 or more by 15 Jun 2027' });
 			await expect(said).toContainText('9 times in 10');
 			struck = Number(/Take\s+(\d+)/.exec((await said.textContent())!)![1]);
+			expect(struck).toBe(foretold);
 			expect(struck).toBeGreaterThan(12);
 			expect(struck).toBeLessThan(60);
 			await expect(page.getByText(/The last safe day to strike is/)).toBeVisible();

@@ -4,6 +4,7 @@ import type { Handle, HandleServerError, RequestEvent, ServerInit } from '@svelt
 import { dev } from '$app/environment';
 import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
+import { compressed } from '$lib/server/compress.js';
 import { LOOK_COOKIE, lookOf } from '$lib/formats/look.js';
 import { allGardens } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
@@ -138,7 +139,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 			},
 			'request'
 		);
-	return response;
+	return url.pathname.startsWith('/_app/') ? response : compressed(request, response);
 };
 
 /** A secret address opens a calendar: it stays out of the log. */

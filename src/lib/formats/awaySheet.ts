@@ -1,6 +1,6 @@
 /** One page for whoever waters while one is away: when, where, what, how much, and nothing else. */
-import { INK, makePdf } from './pdf.js';
-import type { Pdf, Type } from './pdf.js';
+import { INK, makePdf, MISSED } from './pdf.js';
+import type { Face, FontFiles, Pdf, Type } from './pdf.js';
 
 export interface AwayRow {
 	day: string;
@@ -12,7 +12,7 @@ export interface AwaySheet {
 	garden: string;
 	span: string;
 	rows: AwayRow[];
-	fonts: Type | null;
+	fonts: FontFiles | null;
 }
 
 const MARGIN = 48;
@@ -24,16 +24,18 @@ export function awaySheetPdf(sheet: AwaySheet): Promise<Buffer> {
 	return makePdf(about, sheet.fonts, (doc, type) => write(doc, type, sheet));
 }
 
-function write(doc: Pdf, { text, bold }: Type, sheet: AwaySheet): void {
+function write(doc: Pdf, type: Type, sheet: AwaySheet): void {
 	const width = doc.page.width - 2 * MARGIN;
-	doc.fillColor(INK).font(bold).fontSize(22).text(sheet.garden);
-	doc.font(text).fontSize(13).text(`While we are away: ${sheet.span}`).moveDown(0.8);
+	const face = (of: Face, text: string) => doc.font(type.of(of, text));
+	const [garden, span] = [type.set(sheet.garden), `While we are away: ${type.set(sheet.span)}`];
+	face('bold', garden).fillColor(INK).fontSize(22).text(garden);
+	face('text', span).fontSize(13).text(span).moveDown(0.8);
 	let day = '';
 	for (const row of sheet.rows) {
-		const how = `${row.place}: ${row.how}`;
+		const how = type.set(`${row.place}: ${row.how}`);
+		const what = type.set(row.what);
 		const height =
-			doc
-				.font(text)
+			face('text', how)
 				.fontSize(12)
 				.heightOfString(how, { width: width - 30 }) + 50;
 		if (doc.y + height > doc.page.height - MARGIN) doc.addPage();
@@ -45,20 +47,22 @@ function write(doc: Pdf, { text, bold }: Type, sheet: AwaySheet): void {
 				.lineWidth(0.7)
 				.strokeColor(RULE)
 				.stroke();
-			doc.moveDown(0.4).font(bold).fontSize(14).fillColor(INK).text(row.day, MARGIN);
+			face('bold', row.day).moveDown(0.4).fontSize(14).fillColor(INK).text(row.day, MARGIN);
 			day = row.day;
 		}
 		const y = doc.y + 6;
 		doc.rect(MARGIN, y, 12, 12).lineWidth(1).strokeColor(INK).stroke();
-		doc
-			.font(bold)
+		face('bold', what)
 			.fontSize(12)
 			.fillColor(INK)
-			.text(row.what, MARGIN + 24, y - 1, { width: width - 24 });
-		doc
-			.font(text)
+			.text(what, MARGIN + 24, y - 1, { width: width - 24 });
+		face('text', how)
 			.fontSize(12)
 			.text(how, MARGIN + 24, doc.y + 1, { width: width - 24 });
 	}
-	if (sheet.rows.length === 0) doc.font(text).fontSize(13).text('Nothing needs doing.');
+	if (sheet.rows.length === 0) face('text', '').fontSize(13).text('Nothing needs doing.');
+	if (type.missed())
+		face('text', MISSED)
+			.fontSize(10)
+			.text(MISSED, MARGIN, doc.y + 14);
 }

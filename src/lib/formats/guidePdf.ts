@@ -2,7 +2,7 @@
 import type { Drawing } from '$lib/core/draw/shapes.js';
 import type { Step } from '$lib/core/draw/steps.js';
 import { drawInto, INK, makePdf } from './pdf.js';
-import type { Type } from './pdf.js';
+import type { FontFiles } from './pdf.js';
 
 const MARGIN = 44;
 const LEAST_SIZE = 7;
@@ -14,14 +14,16 @@ export interface GuidePage {
 	drawing: Drawing;
 	steps: Step[];
 	paper: 'A4' | 'LETTER';
-	fonts: Type | null;
+	fonts: FontFiles | null;
 }
 
 export function guidePdf(g: GuidePage): Promise<Buffer> {
 	return makePdf({ size: g.paper, margin: MARGIN, info: { Title: g.title } }, g.fonts, (doc, type) => {
 		const width = doc.page.width - 2 * MARGIN;
-		doc.font(type.bold).fontSize(20).fillColor(INK).text(g.title, MARGIN, MARGIN, { width });
-		doc.font(type.text).fontSize(11).text(`${g.botanical} · ${g.garden}`).moveDown(0.6);
+		const title = type.set(g.title);
+		doc.font(type.of('bold', title)).fontSize(20).fillColor(INK).text(title, MARGIN, MARGIN, { width });
+		const under = type.set(`${g.botanical} · ${g.garden}`);
+		doc.font(type.of('text', under)).fontSize(11).text(under).moveDown(0.6);
 		const top = doc.y;
 		const height = drawInto(doc, type, g.drawing, MARGIN, top, width, 270);
 		const room = doc.page.height - MARGIN - (top + height + 14);
@@ -32,7 +34,7 @@ export function guidePdf(g: GuidePage): Promise<Buffer> {
 				(sum, s, i) =>
 					sum +
 					doc
-						.font(type.text)
+						.font(type.of('text', s.say))
 						.fontSize(size)
 						.heightOfString(`${i + 1}  ${s.title}. ${s.say}`, { width }) +
 					size * 0.4,
@@ -42,11 +44,11 @@ export function guidePdf(g: GuidePage): Promise<Buffer> {
 		let y = top + height + 14;
 		for (const [i, s] of g.steps.entries()) {
 			doc
-				.font(type.bold)
+				.font(type.of('bold', s.title))
 				.fontSize(size)
 				.fillColor(s.caution ? '#9b2335' : INK)
 				.text(`${i + 1}  ${s.title}. `, MARGIN, y, { width, continued: true });
-			doc.font(type.text).fillColor(INK).text(s.say);
+			doc.font(type.of('text', s.say)).fillColor(INK).text(s.say);
 			y = doc.y + size * 0.4;
 		}
 	});

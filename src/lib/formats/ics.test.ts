@@ -16,6 +16,7 @@ const item = (over: Partial<CalendarItem> = {}): CalendarItem => ({
 	text: 'Rooted.',
 	alarm: null,
 	address: '',
+	every: null,
 	...over
 });
 const read = (text: string) =>
@@ -53,7 +54,8 @@ describe('the calendar of the round', () => {
 			'DTSTART;VALUE=DATE:20260907'
 		])
 			expect(text).toContain(wanted);
-		expect(text.trimEnd().endsWith('END:VCALENDAR')).toBe(true);
+		expect(text.endsWith('END:VCALENDAR\r\n')).toBe(true);
+		expect(text).toContain('By 20 Sept 2026.');
 	});
 
 	it('keeps its names from reading to reading, each once', () => {
@@ -61,6 +63,16 @@ describe('the calendar of the round', () => {
 		expect(uids(STAMP)).toEqual(uids(new Date('2026-09-06T09:00:00Z')));
 		expect(new Set(uids(STAMP)).size).toBe(2);
 		expect(uids(STAMP)[0]).toBe('pot-1@g1.surculus');
+	});
+
+	it('a later reading counts more, and care with a rhythm comes again by rule', () => {
+		const sequence = (stamp: string) => read(roundCalendar('G', 'g1', [item()], new Date(stamp)))[0]!.sequence;
+		expect(sequence('2026-09-05T06:05:00Z')).toBeGreaterThan(sequence('2026-09-05T06:00:00Z'));
+		const [event] = read(roundCalendar('G', 'g1', [item({ every: 3 })], STAMP));
+		expect(event!.isRecurring()).toBe(true);
+		const each = event!.iterator();
+		expect([each.next(), each.next(), each.next()].map(String)).toEqual(['2026-09-07', '2026-09-10', '2026-09-13']);
+		expect(read(roundCalendar('G', 'g1', [item()], STAMP))[0]!.isRecurring()).toBe(false);
 	});
 
 	it('sounds for the weather only: the evening before, or in the afternoon of a frosty night', () => {

@@ -2,7 +2,7 @@
 import QRCode from 'qrcode';
 import type { Sheet } from '$lib/core/handbook/benchSchema.js';
 import { INK, makePdf, MM } from './pdf.js';
-import type { Pdf, Type } from './pdf.js';
+import type { Face, FontFiles, Pdf, Type } from './pdf.js';
 
 export interface Label {
 	code: string;
@@ -24,7 +24,7 @@ export interface LabelJob {
 	shift: readonly [number, number];
 	/** Hairlines to cut along. */
 	lines: boolean;
-	fonts: Type | null;
+	fonts: FontFiles | null;
 }
 
 /** The dark squares of a QR code. The same label many times over has it made once. */
@@ -104,7 +104,9 @@ function one(
 	drawCode(doc, label.qr, x + pad, y + (height - side) / 2, side, made);
 	const left = x + pad * 2 + side;
 	const room = x + width - pad - left;
-	const put = (face: string, text: string, top: number, size: number, least: number) => {
+	const put = (of: Face, said: string, top: number, size: number, least: number) => {
+		const text = type.set(said);
+		const face = type.of(of, `${text}…`);
 		const f = fitted(doc, face, text, room, size, least);
 		doc.font(face).fontSize(f.size).fillColor(INK).text(f.text, left, top, { lineBreak: false });
 		return top + f.size * 1.12;
@@ -112,10 +114,10 @@ function one(
 	const big = Math.min(height * 0.26, 15);
 	const small = Math.max(5.5, Math.min(height * 0.14, 8.5));
 	let top = y + pad;
-	top = put(type.bold, label.code, top, big, 8);
-	top = put(type.bold, label.name, top, big * 0.8, 6);
-	if (y + height - top > small * 2.6) top = put(type.text, label.botanical, top, small, 5);
-	if (y + height - top > small * 1.1) put(type.text, label.line, top, small, 5);
+	top = put('bold', label.code, top, big, 8);
+	top = put('bold', label.name, top, big * 0.8, 6);
+	if (y + height - top > small * 2.6) top = put('text', label.botanical, top, small, 5);
+	if (y + height - top > small * 1.1) put('text', label.line, top, small, 5);
 }
 
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);

@@ -1,4 +1,6 @@
 /** What our printed pages share: a document as bytes, our type, and drawings made of the same shapes as on screen. */
+import { openSync } from 'fontkit';
+import type { Font } from 'fontkit';
 import PDFDocument from 'pdfkit';
 import { TONES } from '$lib/core/draw/shapes.js';
 import type { Drawing } from '$lib/core/draw/shapes.js';
@@ -8,31 +10,76 @@ export const INK = TONES.ink;
 /** Points in a millimetre. */
 export const MM = 72 / 25.4;
 
-export interface Type {
+/** Font files: our type, and one that has nearly every letter people write (Latin, Greek, Cyrillic and more). */
+export interface FontFiles {
 	text: string;
 	bold: string;
+	wide: { text: string; bold: string };
 }
+
+export type Face = 'text' | 'bold';
+export interface Type {
+	/** The font that has every letter of a text, by its name in the document. */
+	of(face: Face, text: string): string;
+	/** The text as it can be set: what no font has stands as a box. */
+	set(text: string): string;
+	/** Whether anything has been set as a box. */
+	missed(): boolean;
+}
+
+const BOX = '\u25a1';
+const opened = new Map<string, Font>();
+/** A file is opened once: it is asked at every word. */
+function fontAt(path: string): Font {
+	let font = opened.get(path);
+	if (!font) opened.set(path, (font = openSync(path) as Font));
+	return font;
+}
+const has = (font: Font, letter: string): boolean => /\s/.test(letter) || font.hasGlyphForCodePoint(letter.codePointAt(0)!);
+
+function typeOf(doc: Pdf, fonts: FontFiles | null): Type {
+	if (!fonts)
+		return { of: (face) => (face === 'bold' ? 'Helvetica-Bold' : 'Helvetica'), set: (text) => text, missed: () => false };
+	// Registered by name once: opened by path they would be read again at every change of face.
+	doc.registerFont('text', fonts.text).registerFont('bold', fonts.bold);
+	let wide = false;
+	let missed = false;
+	return {
+		of(face, text) {
+			if ([...text].every((letter) => has(fontAt(fonts[face]), letter))) return face;
+			if (!wide) doc.registerFont('wide-text', fonts.wide.text).registerFont('wide-bold', fonts.wide.bold);
+			wide = true;
+			return `wide-${face}`;
+		},
+		set(text) {
+			const known = [...text]
+				.filter((letter) => !/\p{Variation_Selector}|\u200d/u.test(letter))
+				.map((letter) => (has(fontAt(fonts.text), letter) || has(fontAt(fonts.wide.text), letter) ? letter : BOX))
+				.join('');
+			missed ||= known.includes(BOX) && !text.includes(BOX);
+			return known;
+		},
+		missed: () => missed
+	};
+}
+
+/** Told at the foot of what was set with boxes. */
+export const MISSED = `Where a ${BOX} stands, a sign cannot be printed here.`;
 
 /** Makes a document, lets `write` fill it, and gives its bytes. Without font files the viewer's own Helvetica serves. */
 export async function makePdf(
 	options: PDFKit.PDFDocumentOptions,
-	fonts: Type | null,
+	fonts: FontFiles | null,
 	write: (doc: Pdf, type: Type) => void | Promise<void>
 ): Promise<Buffer> {
-	const doc = new PDFDocument(options);
+	const doc = new PDFDocument({ lang: 'en', displayTitle: true, ...options });
 	const pieces: Buffer[] = [];
 	doc.on('data', (piece: Buffer) => pieces.push(piece));
 	const done = new Promise<Buffer>((resolve, reject) => {
 		doc.on('end', () => resolve(Buffer.concat(pieces)));
 		doc.on('error', reject);
 	});
-	const type = { text: 'Helvetica', bold: 'Helvetica-Bold' };
-	if (fonts) {
-		// Registered by name once: opened by path they would be read again at every change of face.
-		doc.registerFont('text', fonts.text);
-		doc.registerFont('bold', fonts.bold);
-		Object.assign(type, { text: 'text', bold: 'bold' });
-	}
+	const type = typeOf(doc, fonts);
 	await write(doc, type);
 	doc.end();
 	return done;
@@ -61,7 +108,7 @@ export function drawInto(doc: Pdf, type: Type, drawing: Drawing, x: number, y: n
 	for (const s of drawing.shapes) {
 		if ('path' in s) continue;
 		doc
-			.font(type.text)
+			.font(type.of('text', s.text))
 			.fontSize(s.size * scale)
 			.fillColor(TONES[s.tone ?? 'ink']);
 		const wide = doc.widthOfString(s.text);

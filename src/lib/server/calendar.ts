@@ -29,6 +29,8 @@ export async function gardenCalendar(garden: Garden, origin: string): Promise<st
 				.filter(Boolean)
 				.join('\n'),
 			alarm: t.work === 'cover' ? 'afternoon' : WEATHER.has(t.work) ? 'evening-before' : null,
+			// Watering follows the weather; what has a rhythm of its own comes again.
+			every: WEATHER.has(t.work) ? null : t.every,
 			address: `${origin}/g/${garden.slug}/${t.link}`
 		})),
 		new Date()

@@ -255,6 +255,26 @@ export async function planWant(garden: Garden, wantId: string, stockId: string |
 	return made.plan;
 }
 
+/** No want has this id: it has no batches yet, and is written nowhere. */
+const UNWRITTEN = '00000000-0000-0000-0000-000000000000';
+
+/** The plan of a want that is still being typed, from the first of its stocks that may be multiplied. */
+export async function wouldTake(
+	garden: Garden,
+	draft: Pick<state.WantRow, 'kind_id' | 'purpose' | 'target' | 'due' | 'confidence'>
+): Promise<WantPlan | null> {
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const want: state.WantRow = {
+		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
+		...{ dropped_on: null, dropped_why: '' },
+		...draft
+	};
+	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({
+		plan: await planned(m, snapshot, want, null)
+	}));
+	return made.plan;
+}
+
 const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000);
 
 async function planned(

@@ -10,4 +10,4 @@
 	let { main = false, children, ...rest }: Props = $props();
 </script>
 
-<Button outline={!main} {...rest}>{@render children?.()}</Button>
+<Button outline={!main} data-act {...rest}>{@render children?.()}</Button>

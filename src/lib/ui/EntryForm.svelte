@@ -3,6 +3,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { applyAction, enhance } from '$app/forms';
 	import { invalidateAll } from '$app/navigation';
+	import { tick } from 'svelte';
 	import { v7 as uuidv7 } from 'uuid';
 	import type { Snippet } from 'svelte';
 	import type { Problem } from '$lib/core/result.js';
@@ -32,6 +33,14 @@
 	let problem = $state<Problem | null>(null);
 	let sending = $state(false);
 	provideProblem(() => problem);
+
+	/** The hand goes on where something is wrong: the field that is named, else the sentence. */
+	function toFault(form: HTMLFormElement, path: string | undefined) {
+		const field = path ? form.elements.namedItem(path.split('.').at(-1)!) : null;
+		const at = field instanceof RadioNodeList ? (field[0] as HTMLElement) : (field as HTMLElement | null);
+		if (at && at.getAttribute('type') !== 'hidden') at.focus();
+		else form.querySelector<HTMLElement>('[role=alert]')?.scrollIntoView({ block: 'nearest' });
+	}
 </script>
 
 <form
@@ -50,6 +59,8 @@
 			sending = false;
 			if (result.type === 'failure') {
 				problem = refusal ?? { code: 'form', sentence: 'That could not be read.' };
+				await tick();
+				toFault(formElement, problem.path);
 			} else if (result.type === 'redirect') {
 				await applyAction(result);
 			} else if (result.type !== 'success') {

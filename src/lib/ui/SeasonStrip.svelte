@@ -178,7 +178,7 @@
 				>
 			</div>
 		</div>
-		<div bind:clientWidth={width} class="pb-1 {still && !open ? 'hidden' : ''}">
+		<div bind:clientWidth={width} class="{open ? 'pb-1' : ''} {still && !open ? 'hidden' : ''}">
 			<svg
 				bind:this={svg}
 				{width}

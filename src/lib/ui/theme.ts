@@ -23,6 +23,7 @@ export const theme: ThemeConfig = {
 	radio: { input: `${TICK} rounded-full`, label: 'min-h-11 gap-2 text-base font-normal text-ink' },
 	alert: 'bg-transparent px-3 py-0 text-base text-ink',
 	modal: { base: 'rounded-none border border-bottle bg-pane text-ink', body: 'p-0', header: 'text-ink' },
+	kbd: 'rounded-none border border-edge bg-field font-mono text-base text-ink',
 	toast: {
 		base: 'max-w-lg items-center rounded-none border-l-8 border-catkin bg-bar p-3 text-onbar shadow-lg',
 		content: 'text-base'

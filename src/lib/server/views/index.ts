@@ -31,6 +31,7 @@ import { walkView } from './walk.js';
 import { wantView } from './want.js';
 import { wantsView } from './wants.js';
 import { weatherView } from './weather.js';
+import { wouldTakeView } from './wouldTake.js';
 import { yearView } from './year.js';
 
 export const VIEWS = {
@@ -58,6 +59,7 @@ export const VIEWS = {
 	mix: mixView,
 	newPlant: newPlantView,
 	newWant: newWantView,
+	wouldTake: wouldTakeView,
 	plant: plantView,
 	plantList: plantListView,
 	round: roundView,

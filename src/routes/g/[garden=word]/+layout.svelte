@@ -13,6 +13,7 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { isTimed, SCREENS } from '$lib/formats/screens.js';
 	import Clocks from '$lib/ui/Clocks.svelte';
+	import Keys from '$lib/ui/Keys.svelte';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
 	import { toast } from '$lib/ui/toast.svelte.js';
@@ -140,3 +141,4 @@
 	{/each}
 </nav>
 <Palette bind:open={finding} {base} />
+<Keys />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { insteadOf } from '$lib/core/plan/instead.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -23,20 +24,11 @@
 	const p = $derived(data.planned);
 	const feasible = $derived(p?.plan?.ways.filter((w) => w.best) ?? []);
 	const tooLate = $derived(p?.plan !== null && p?.plan !== undefined && feasible.length === 0);
-	const instead = $derived.by(() => {
-		if (!tooLate || !p?.plan) return null;
-		const worth = (w: (typeof ways)[number]) =>
-			(w.fallback!.probability >= 0.02 ? 1 : 0) * w.fallback!.probability * 1e6 + w.fallback!.usually;
-		const ways = p.plan.ways;
-		const most = ways.filter((w) => w.fallback).sort((a, b) => worth(b) - worth(a))[0];
-		const soonest = [...p.plan.ways].filter((w) => w.earliest).sort((a, b) => a.earliest!.ready - b.earliest!.ready)[0];
-		return { most, soonest };
-	});
+	const instead = $derived(tooLate && p?.plan ? insteadOf(p.plan.ways, want.confidence) : null);
 	/** Odds that read like those asked for, and are less, are told as less. */
 	const sayAll = (odds: number, target: number) =>
 		`${sayOdds(odds) === sayOdds(want.confidence) ? 'not quite ' : ''}${sayDoes(odds, 'you', 'get', `all ${target}`)}`;
-	const NEARLY = 0.1;
-	const nearly = $derived((instead?.most?.fallback?.probability ?? 0) >= want.confidence - NEARLY);
+	const nearly = $derived(instead?.nearly ?? false);
 	const iso = (day: number) => isoOf(day);
 	/** "92 struck in 3 goes, the last on 12 July". */
 	const goes = (f: { on: number; strike: number; flushes: readonly unknown[] }, said = `${f.strike} `) =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
@@ -70,9 +71,9 @@
 
 <svelte:head><title>A want · {data.garden.name}</title></svelte:head>
 
-<div class="max-w-xl">
-	<h1>What should stand where, and by when?</h1>
-	<div class="mt-6">
+<h1>What should stand where, and by when?</h1>
+<div class="mt-6 grid items-start gap-x-12 gap-y-6 md:grid-cols-[1.2fr_1fr]">
+	<div>
 		<EntryForm action="" submit="Write it down and plan" today={data.garden.today} dated={false}>
 			<ChoiceField
 				label="Kind"
@@ -183,5 +184,16 @@
 			/>
 			<Field label="In your words" name="label" placeholder="for the path edge" maxlength={120} />
 		</EntryForm>
+	</div>
+	<div class="md:sticky md:top-4">
+		<WouldTake
+			base="/g/{data.garden.slug}"
+			kind={kindId}
+			{purpose}
+			target={purpose === 'hedge' || purpose === 'bed' ? (reckoned?.count ?? null) : target}
+			{due}
+			{confidence}
+			currency={data.garden.currency}
+		/>
 	</div>
 </div>

@@ -1,0 +1,35 @@
+<script lang="ts">
+	/** The keys that do something, told when a question mark is typed outside a field. */
+	import { Kbd, Modal } from 'flowbite-svelte';
+
+	let open = $state(false);
+	const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
+		[['Ctrl', 'K'], 'Find a screen, a kind, a plant, a want or a code'],
+		[['?'], 'Show these keys'],
+		[['←', '→'], 'On the season strip: a day back or on'],
+		[['Shift', '←'], 'On the season strip: a week back'],
+		[['Page up'], 'On the season strip: a month on'],
+		[['Home'], 'On the season strip: back to today'],
+		[['Esc'], 'Close what is open']
+	];
+	const FIELDS = 'input, textarea, select, [contenteditable]';
+	function byKey(e: KeyboardEvent) {
+		if (e.key !== '?' || e.ctrlKey || e.metaKey || (e.target as Element).closest(FIELDS)) return;
+		e.preventDefault();
+		open = true;
+	}
+</script>
+
+<svelte:window onkeydown={byKey} />
+<Modal bind:open title="Keys" size="sm" outsideclose>
+	<dl class="ruled">
+		{#each KEYS as [keys, does] (does)}
+			<div class="flex min-h-11 items-center justify-between gap-4">
+				<dt class="flex shrink-0 gap-1">
+					{#each keys as key (key)}<Kbd class="px-2 py-1">{key}</Kbd>{/each}
+				</dt>
+				<dd class="text-right">{does}</dd>
+			</div>
+		{/each}
+	</dl>
+</Modal>

@@ -1,0 +1,121 @@
+<script lang="ts">
+	/** What a want would take, told beside it while it is typed: the same plan that its own page will show. */
+	import { sayDate } from '$lib/core/dates.js';
+	import { capital, sayCount, sayDoes } from '$lib/core/odds/words.js';
+	import { sayMinutes } from '$lib/core/units/index.js';
+	import { money, plural } from './say.js';
+
+	type Told =
+		| { says: 'nothing' }
+		| { says: 'why'; why: string; stock: boolean }
+		| {
+				says: 'plan';
+				way: string;
+				pieces: [string, string];
+				strike: number;
+				goes: { on: string; pieces: number }[];
+				probability: number;
+				quantiles: { p05: number; p50: number; p95: number };
+				ready: string;
+				minutes: number;
+				lastSafe: string | null;
+				buying: number;
+		  }
+		| {
+				says: 'instead';
+				nearly: boolean;
+				most: { way: string; pieces: [string, string]; strike: number; usually: number; probability: number } | null;
+				soonest: { way: string; pieces: [string, string]; strike: number; on: string; ready: string } | null;
+				buying: number;
+		  };
+	interface Props {
+		base: string;
+		kind: string;
+		purpose: string;
+		target: number | null;
+		due: string;
+		confidence: number | null;
+		currency: string;
+	}
+	let { base, kind, purpose, target, due, confidence, currency }: Props = $props();
+
+	const RESTS_MS = 300;
+	let told = $state<Told>({ says: 'nothing' });
+	let asking = $state(false);
+	$effect(() => {
+		const asked = new URLSearchParams({ kind, purpose, target: String(target), due, confidence: String(confidence) });
+		if (!kind || !target || target < 1 || !due || !confidence) {
+			told = { says: 'nothing' };
+			return;
+		}
+		const going = new AbortController();
+		// As soon as the hand rests; what was asked before is let go.
+		const timer = setTimeout(() => {
+			asking = true;
+			fetch(`${base}/wants/would-take?${asked}`, { signal: going.signal })
+				.then(async (r) => (told = r.ok ? ((await r.json()) as Told) : { says: 'nothing' }))
+				.catch(() => undefined)
+				.finally(() => {
+					if (!going.signal.aborted) asking = false;
+				});
+		}, RESTS_MS);
+		return () => {
+			clearTimeout(timer);
+			going.abort();
+		};
+	});
+</script>
+
+<section
+	aria-label="What it would take"
+	aria-live="polite"
+	aria-busy={asking}
+	class="border-t-4 border-catkin bg-pane p-4 {asking ? 'opacity-60' : ''}"
+>
+	{#if told.says === 'nothing'}
+		<p class="text-faded">Choose a kind, how many and by when: what that takes is worked out here.</p>
+	{:else if told.says === 'why'}
+		<p class="text-lg">{told.why}</p>
+		{#if !told.stock}<p class="mt-2"><a href="{base}/stock/new?kind={kind}">Add one that you have</a></p>{/if}
+	{:else if told.says === 'plan'}
+		<p class="note">Least work: {told.way}</p>
+		<p>
+			<span class="figure">{told.strike}</span> <span class="unit">{told.strike === 1 ? told.pieces[0] : told.pieces[1]}</span>
+		</p>
+		<p class="font-semibold">
+			{told.goes
+				.map((g) => `${told.says === 'plan' && told.goes.length > 1 ? `${g.pieces} on ` : ''}${sayDate(g.on)}`)
+				.join(', ')}
+		</p>
+		<p class="mt-2 text-lg">
+			{capital(sayDoes(told.probability, 'that', 'leaves you', `${target} or more by ${sayDate(due)}`))}; {sayCount(
+				told.quantiles
+			)}.
+		</p>
+		<p class="mt-1">
+			Ready about {sayDate(told.ready)}, {sayMinutes(told.minutes)} of work in all. Bought, {target} would cost about {money(
+				told.buying,
+				currency
+			)}.
+		</p>
+		{#if told.lastSafe}<p class="mt-1">The last safe day to strike is {sayDate(told.lastSafe)}.</p>{/if}
+	{:else}
+		<p class="text-lg font-semibold">
+			{told.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(due)}.
+		</p>
+		{#if told.most}
+			<p class="mt-2">
+				The most by then: {plural(told.most.strike, told.most.pieces)}, {told.most.way}; {told.most.usually < 1
+					? 'but don’t count on any'
+					: `they usually leave ${Math.floor(told.most.usually)}`}.
+			</p>
+		{/if}
+		{#if told.soonest}
+			<p class="mt-2">
+				As sure as you ask by <strong>{sayDate(told.soonest.ready)}</strong>: {plural(told.soonest.strike, told.soonest.pieces)}, {told
+					.soonest.way}, struck on {sayDate(told.soonest.on)}.
+			</p>
+		{/if}
+		<p class="mt-2">Bought, {target} would cost about {money(told.buying, currency)}.</p>
+	{/if}
+</section>
