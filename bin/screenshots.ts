@@ -20,6 +20,8 @@ interface Shot {
 	/** Name of a button to press before the picture. */
 	press?: string;
 	whole?: boolean;
+	/** By night. */
+	dark?: boolean;
 }
 
 const SHOTS: Shot[] = [
@@ -34,7 +36,7 @@ const SHOTS: Shot[] = [
 	{ name: 'bench', path: 'bench' },
 	{ name: 'bench-places', path: 'bench?by=place' },
 	{ name: 'batch', path: 'bench', follow: 'Border penstemon', whole: true },
-	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE },
+	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE, dark: true },
 	{ name: 'guide', path: 'guide/lavender/semi-ripe', whole: true },
 	{ name: 'guide-phone', path: 'guide/streptocarpus/leaf', size: PHONE },
 	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
@@ -51,7 +53,7 @@ mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
 // The station is heard before the first picture.
 for (let i = 0; i < 3; i++) await (await fetch(`${app.url}/g/three-alders/weather`)).text();
 for (const shot of SHOTS) {
-	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB' });
+	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB', colorScheme: shot.dark ? 'dark' : 'light' });
 	await page.goto(`${app.url}/g/three-alders/${shot.path}`);
 	await page.waitForLoadState('networkidle');
 	if (shot.follow) {

@@ -164,3 +164,55 @@ test('a place is added, changed and closed; one in use stays', async ({ app, pag
 	await page.getByRole('button', { name: 'Close this place' }).click();
 	await expect(page.getByText('12. Porch')).toBeHidden();
 });
+
+test('narrow screens and large letters: nothing scrolls sideways', async ({ app, page }) => {
+	test.setTimeout(180_000);
+	// WCAG 2.2: reflow at 320 px (1.4.10), text at twice its size (1.4.4).
+	for (const [size, larger] of [
+		[{ width: 320, height: 700 }, 1],
+		[{ width: 1280, height: 800 }, 2]
+	] as const) {
+		await page.setViewportSize(size);
+		for (const path of [...SCREENS.map((s) => s.path), 'handbook/lavender', 'guide/lavender/semi-ripe', 'bench?by=place']) {
+			await page.goto(`${app.demo}/${path}`);
+			await page.evaluate((times) => (document.documentElement.style.fontSize = `${106.25 * times}%`), larger);
+			const wide = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+			await expect.poll(wide, `${path} at ${size.width} px, letters × ${larger}`).toBeLessThanOrEqual(0);
+		}
+	}
+});
+
+test('light or dark is chosen on the device, stays chosen, and paper is white all the same', async ({ app, page }) => {
+	const ground = () => page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor);
+	await page.emulateMedia({ colorScheme: 'light' });
+	await page.goto(`${app.demo}/settings`);
+	const light = await ground();
+	await page.getByText('Dark', { exact: true }).click();
+	const dark = await ground();
+	expect(dark).not.toBe(light);
+	// The first paint of the next page is dark already: it comes so from the server.
+	await page.goto(`${app.demo}/round`);
+	expect(await page.locator('html').getAttribute('data-theme')).toBe('dark');
+	expect(await ground()).toBe(dark);
+	await page.emulateMedia({ media: 'print' });
+	expect(await ground()).toBe('rgb(255, 255, 255)');
+	await page.emulateMedia({ media: 'screen', colorScheme: 'dark' });
+	await page.goto(`${app.demo}/settings`);
+	await page.getByText('Light', { exact: true }).click();
+	expect(await ground()).toBe(light);
+	await page.getByText('As this device has it').click();
+	expect(await ground()).toBe(dark);
+});
+
+test('what is wrong takes the hand to its field, and a question mark tells the keys', async ({ app, page }) => {
+	await page.goto(`${app.demo}/wants/new?kind=lavender`);
+	await page.getByLabel('In the ground by').fill('2020-01-01');
+	await page.getByRole('button', { name: 'Write it down and plan' }).click();
+	await expect(page.getByRole('alert')).toContainText('has gone by');
+	await expect(page.getByLabel('In the ground by')).toBeFocused();
+	await page.getByRole('heading', { level: 1 }).click();
+	await page.keyboard.press('?');
+	await expect(page.getByRole('dialog')).toContainText('On the season strip: back to today');
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toHaveCount(0);
+});

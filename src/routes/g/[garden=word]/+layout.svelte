@@ -56,13 +56,13 @@
 	>To the content</a
 >
 <header class="no-print bg-bar text-onbar">
-	<div class="mx-auto flex min-h-14 max-w-[1240px] items-center gap-4 px-4">
-		<a href="{base}/round" class="flex items-baseline gap-2 py-2 font-head text-lg font-semibold text-onbar">
-			<span class="hidden lg:inline">Surculus</span><span class="max-w-44 truncate lg:font-normal lg:text-bar-faded"
+	<div class="mx-auto flex min-h-14 max-w-[1240px] items-center gap-x-4 px-4 md:flex-wrap">
+		<a href="{base}/round" class="flex min-w-0 items-baseline gap-2 py-2 font-head text-lg font-semibold text-onbar">
+			<span class="hidden lg:inline">Surculus</span><span class="max-w-[11em] min-w-0 truncate lg:font-normal lg:text-bar-faded"
 				>{data.garden.name}</span
 			>
 		</a>
-		<nav aria-label="Screens" class="hidden flex-1 gap-1 md:flex">
+		<nav aria-label="Screens" class="hidden flex-1 flex-wrap gap-x-1 md:flex">
 			{#each MAIN as { path, name } (path)}
 				<a
 					href="{base}/{path}{day}"
@@ -73,7 +73,7 @@
 				>
 			{/each}
 		</nav>
-		<div class="ml-auto flex items-center gap-1">
+		<div class="ml-auto flex shrink-0 items-center gap-1">
 			<button
 				class="flex min-h-12 items-center gap-2 px-2 text-onbar hover:underline"
 				onclick={() => (finding = true)}

@@ -72,7 +72,7 @@
 			<li class="border-b border-rule">
 				<a
 					href="{base}/bench/{b.id}"
-					class="grid items-center gap-x-6 gap-y-2 py-3 hover:bg-pane sm:grid-cols-[5.5rem_1fr_16rem_11rem]"
+					class="grid items-center gap-x-6 gap-y-2 py-3 hover:bg-pane sm:grid-cols-[auto_minmax(0,1.6fr)_minmax(0,1.2fr)_minmax(0,1fr)]"
 				>
 					<span class="w-fit border border-ink px-2 py-1 font-mono text-lg">{b.code}</span>
 					<div>

@@ -37,7 +37,7 @@
 </div>
 
 <form
-	class="mt-5 grid items-end gap-3 border-y border-ink py-4 sm:grid-cols-[1.6fr_1fr_1fr_auto_auto_auto]"
+	class="mt-5 flex flex-wrap items-end gap-3 border-y border-ink py-4 *:min-w-36 *:flex-1"
 	method="GET"
 	onsubmit={(e) => {
 		e.preventDefault();
