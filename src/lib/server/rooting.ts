@@ -10,7 +10,7 @@ import type { Batch } from '$lib/core/ledger/index.js';
 import type { Belief } from '$lib/core/odds/belief.js';
 import { rootingAfter } from '$lib/core/odds/rooting.js';
 import type { Rooting } from '$lib/core/odds/rooting.js';
-import { rootingDates } from '$lib/core/odds/rootingDates.js';
+import { NO_LONGER, rootingDates } from '$lib/core/odds/rootingDates.js';
 import { warmthDays } from '$lib/core/odds/warmth.js';
 import { rootedWord, rootingSentence } from '$lib/core/odds/rootingWords.js';
 import type { RootingFacts } from '$lib/core/odds/rootingWords.js';
@@ -133,7 +133,13 @@ export function rootingView(garden: Pick<Garden, 'today'>, b: Batch, clock: Cloc
 	const today = dayNumber(garden.today);
 	const struck = dayNumber(b.struckOn!);
 	const at = clock.at(today);
-	const dates = rootingDates(r, at, (day) => clock.at(today + day) - clock.at(today + day - 1), AHEAD);
+	const dates = rootingDates(
+		r,
+		at,
+		(day) => clock.at(today + day) - clock.at(today + day - 1),
+		AHEAD,
+		clock.rests ? NO_LONGER.resting : NO_LONGER.growing
+	);
 	const facts: RootingFacts = {
 		unrooted: b.unrooted,
 		now: r.now(at),

@@ -29,9 +29,9 @@ export const ODDS = {
 	harmOfLook: judged(0.005, 'of the pieces', 'Pieces that a look disturbs so that they are set back.', PRACTICE),
 	lossOfWaiting: judged(0.003, 'of the pieces a day', 'Rooted pieces that a day without their pot costs.', PRACTICE),
 	noLonger: judged(
-		210,
+		{ growing: 60, resting: 210 },
 		'days',
-		'What will not root within so long is not waited for, once half has: a cold winter is.',
+		'What will not root within so long is not waited for, once half has; where roots wait for growth outdoors, a winter is.',
 		PRACTICE
 	),
 	giveUp: judged(0.1, 'chance', 'A piece found unrooted with less hope than this is given up.', PRACTICE),

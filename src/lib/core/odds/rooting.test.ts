@@ -344,11 +344,13 @@ describe('dates and warmth', () => {
 	it('a winter that comes between is waited for: what half has done in autumn is not given up before spring', () => {
 		const r = rootingAfter({ chance: { alpha: 18, beta: 2 }, days: [14, 21, 35] });
 		// 22 days of growth, 160 of rest, growth again.
-		const d = rootingDates(r, 0, (day) => (day <= 22 || day > 182 ? 1 : 0));
+		const d = rootingDates(r, 0, (day) => (day <= 22 || day > 182 ? 1 : 0), 500, 210);
 		expect(d.half!).toBeLessThanOrEqual(22);
 		expect(d.eighty!).toBeGreaterThan(182);
 		expect(d.eighty!).toBeLessThan(195);
 		expect(d.giveUp!).toBeGreaterThan(d.eighty!);
+		// Leafy pieces whose roots do not rest are not kept through a winter for the few.
+		expect(rootingDates(r, 0, (day) => (day <= 22 || day > 182 ? 1 : 0)).giveUp!).toBeLessThan(60);
 		// Nothing more comes of the rest where it stays cold for good.
 		const ever = rootingDates(r, 0, (day) => (day <= 22 ? 1 : 0));
 		expect(ever.eighty).toBeNull();

@@ -5,7 +5,7 @@ import { ODDS } from './judged.js';
 const HARM_OF_LOOK = ODDS.harmOfLook.value;
 const LOSS_OF_WAITING = ODDS.lossOfWaiting.value;
 
-const NO_LONGER = ODDS.noLonger.value;
+export const NO_LONGER = ODDS.noLonger.value;
 const GIVE_UP = ODDS.giveUp.value;
 
 export interface RootingDates {
@@ -20,11 +20,19 @@ export interface RootingDates {
 
 /**
  * Dates that follow, reading the batch's clock ahead from `at` by `clockOn` (day 0 is today).
+ *
+ * @param noLonger days within which more must root to be waited for: longer where roots rest through a winter
  */
-export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => number, most = 500): RootingDates {
-	// The clock by each day, and a winter beyond the last.
+export function rootingDates(
+	r: Rooting,
+	at: number,
+	clockOn: (day: number) => number,
+	most = 500,
+	noLonger: number = NO_LONGER.growing
+): RootingDates {
+	// The clock by each day, and beyond the last as far as is waited.
 	const clock = [at];
-	for (let day = 1; day <= most + NO_LONGER; day++) clock.push(clock[day - 1]! + clockOn(day));
+	for (let day = 1; day <= most + noLonger; day++) clock.push(clock[day - 1]! + clockOn(day));
 	const { now, hope } = tabulated(r, clock.at(-1)!);
 	const found: RootingDates = { half: null, eighty: null, look: null, giveUp: null };
 	let waiting = 0;
@@ -39,7 +47,7 @@ export function rootingDates(r: Rooting, at: number, clockOn: (day: number) => n
 		if ((found.half !== null || r.ever < 0.1) && found.giveUp === null) {
 			const left = hope(t);
 			const open = r.ever - rooted;
-			const soon = open <= 1e-9 ? 0 : (left * (now(clock[day + NO_LONGER]!) - rooted)) / open;
+			const soon = open <= 1e-9 ? 0 : (left * (now(clock[day + noLonger]!) - rooted)) / open;
 			if (left < GIVE_UP || soon < GIVE_UP / 2) found.giveUp = day;
 		}
 		if (found.giveUp !== null && found.look !== null && found.eighty !== null) break;

@@ -6,6 +6,8 @@ import { FURTHEST_DAYS, grownBy } from './walk.js';
 import type { Year } from './walk.js';
 
 export interface Clock {
+	/** It stands still through winters outdoors, and goes on in spring. */
+	rests: boolean;
 	/** Reading on a day; 0 on the day of striking. */
 	at(day: DayNumber): number;
 	/** Day on which it reads so much, when it read `from` on the day `on`, in one year's season. */
@@ -14,12 +16,14 @@ export interface Clock {
 
 /** Every day counts: what roots under cover at its handbook's warmth. */
 export const calendarClock = (struck: DayNumber): Clock => ({
+	rests: false,
 	at: (day) => Math.max(0, day - struck),
 	dayAt: (reading, from, on) => on + Math.ceil(reading - from)
 });
 
 /** Days of growth count; in the standstill of winter the clock rests. */
 export const growthClock = (struck: DayNumber, usual: Season): Clock => ({
+	rests: true,
 	at: (day) => growthDays(usual, struck, day),
 	dayAt: (reading, from, on, year) => grownBy(year, on, Math.ceil(reading - from))
 });
@@ -33,6 +37,7 @@ export function warmthClock(struck: DayNumber, warmthOn: (day: DayNumber) => num
 		return sums[n]!;
 	};
 	return {
+		rests: false,
 		at: (day) => sumTo(Math.max(0, day - struck)),
 		dayAt(reading) {
 			while (sums.at(-1)! < reading && sums.length <= FURTHEST_DAYS) sumTo(sums.length + 30);
