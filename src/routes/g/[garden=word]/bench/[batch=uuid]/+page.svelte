@@ -1,22 +1,16 @@
 <script lang="ts">
 	import Note from '$lib/ui/Note.svelte';
-	import { Checkbox, Input } from 'flowbite-svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
-	import { SIGNS } from '$lib/core/ledger/entries.js';
-	import { potFor } from '$lib/core/mix/potOn.js';
 	import { sayOdds, sayPlanted } from '$lib/core/odds/words.js';
-	import EntryForm from '$lib/ui/EntryForm.svelte';
-	import Field from '$lib/ui/Field.svelte';
-	import { numberOf } from '$lib/ui/form.js';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
-	import SelectField from '$lib/ui/SelectField.svelte';
-	import Stepper from '$lib/ui/Stepper.svelte';
-	import StrikeFields from '$lib/ui/StrikeFields.svelte';
 	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import { undoEntry } from '$lib/ui/undo.js';
 	import Beside from './Beside.svelte';
+	import LogForm from './LogForm.svelte';
+	import { OFFERED, VERBS } from './verbs.js';
+	import type { Verb } from './verbs.js';
 	import RootingPanel from './RootingPanel.svelte';
 	import TrayPanel from './TrayPanel.svelte';
 	import type { PageData } from './$types';
@@ -26,31 +20,7 @@
 	const b = $derived(data.batch);
 	const rootedNow = $derived(b.rooted + b.potted);
 	const standing = $derived(b.planted - b.lostPlanted);
-	const places = $derived([{ value: '', name: 'As it is' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]);
 
-	const VERBS = [
-		['checked', 'Check'],
-		['potted', 'Pot'],
-		['wintered', 'Count after winter'],
-		['planted', 'Plant'],
-		['moved', 'Move'],
-		['lost', 'Lost'],
-		['given', 'Give away'],
-		['kept', 'Keep as stock'],
-		['split', 'Split'],
-		['meant', 'Meant for']
-	] as const;
-	type Verb = (typeof VERBS)[number][0] | 'struck' | 'dropped';
-	const OFFERED: Record<string, Verb> = {
-		strike: 'struck',
-		look: 'checked',
-		'winter-look': 'checked',
-		pot: 'potted',
-		'winter-count': 'wintered',
-		'frost-count': 'wintered',
-		plant: 'planted',
-		shelter: 'moved'
-	};
 	/** There is a want that it could be for, or one that it is for. */
 	const meantFor = $derived(data.wants.length > 0 || data.want !== null);
 	const usable = $derived(
@@ -59,24 +29,7 @@
 		)
 	);
 	let verb = $state<Verb | null>(null);
-	let alive = $state(0);
-	let rooted = $state(0);
-	let count = $state(1);
-	let lookedAtRoots = $state(true);
-	let ball = $state<number | null>(null);
-	const potOn = $derived(potFor((ball ?? 0) * (data.garden.units.length === 'us' ? 2.54 : 1), data.pots));
-	let showing = $state(1);
-	let looked = $state(1);
-
-	function open(v: Verb | null) {
-		verb = v;
-		if (v === 'potted') count = Math.max(1, b.rooted || b.unrooted || b.inHand);
-		else if (v === 'planted') count = Math.max(1, b.potted || b.rooted || b.inHand);
-		else count = 1;
-		ball = null;
-		lookedAtRoots = true;
-		showing = looked = Math.max(1, b.unrooted);
-	}
+	const open = (v: Verb | null) => (verb = v);
 	// The form asked for by the address opens once, not again with every new count.
 	let arrived = '';
 	$effect.pre(() => {
@@ -86,24 +39,6 @@
 		const asked = data.ask ? (OFFERED[data.ask] ?? null) : null;
 		untrack(() => open((asked === 'struck') === (b.status === 'planned') ? asked : null));
 	});
-	// New counts fill the fields, but never over what was typed.
-	let filled = { alive: 0, rooted: 0 };
-	$effect.pre(() => {
-		const counts = { alive: b.inHand, rooted: rootedNow };
-		untrack(() => {
-			if (alive === filled.alive) alive = counts.alive;
-			if (rooted === filled.rooted) rooted = counts.rooted;
-			filled = counts;
-		});
-	});
-
-	/** After logging the fields follow the counts again. */
-	function closed() {
-		verb = null;
-		filled = { alive: b.inHand, rooted: rootedNow };
-		alive = filled.alive;
-		rooted = filled.rooted;
-	}
 </script>
 
 <svelte:head><title>{b.code} {b.kindName}{b.form ? `, ${b.form}` : ''} · {data.garden.name}</title></svelte:head>
@@ -194,151 +129,7 @@
 
 		{#if verb}
 			<div class="mt-4 max-w-lg border-t-4 border-catkin bg-pane p-4">
-				{#key verb}
-					<EntryForm
-						action=""
-						submit={verb === 'struck' ? 'Struck' : verb === 'dropped' ? 'Drop it' : 'Log it'}
-						today={data.garden.today}
-						seen={b.version}
-						dated={verb !== 'dropped'}
-						ondone={closed}
-					>
-						<input type="hidden" name="verb" value={verb} />
-						{#if verb === 'struck'}
-							{#each data.hazards as h (h.what)}<Note tone="harm">
-									<strong>{h.what}:</strong>
-									{h.say}
-								</Note>{/each}
-							{#each data.way.cautions as c (c)}<Note tone="harm">{c}</Note>{/each}
-							<StrikeFields
-								count={b.plannedCount}
-								places={data.places}
-								placeId={b.placeId}
-								way={data.way}
-								pieces={data.way.pieces}
-							/>
-						{:else if verb === 'checked'}
-							<Stepper
-								label="Alive"
-								name="alive"
-								bind:value={alive}
-								max={b.inHand}
-								hint="{b.inHand} at the last count. What is missing counts as lost."
-							/>
-							{#if b.unrooted > 0}
-								<Checkbox name="looked_at_roots" bind:checked={lookedAtRoots}
-									>I looked for roots, so none seen means none yet</Checkbox
-								>
-								{#if lookedAtRoots}<Stepper
-										label="Of these rooted"
-										name="rooted"
-										bind:value={rooted}
-										max={b.inHand}
-										hint={data.way.signs}
-									/>{/if}
-							{/if}
-							<SelectField
-								label="Sign seen"
-								name="sign"
-								value="none"
-								items={SIGNS.map((s) => ({ value: s, name: s === 'none' ? 'none in particular' : s }))}
-							/>
-							{#if b.unrooted > 0 && !lookedAtRoots}
-								<div class="grid gap-4 sm:grid-cols-2">
-									<Stepper label="Showing it" name="showing" bind:value={showing} max={b.inHand} />
-									<Stepper label="Of so many looked at" name="looked" bind:value={looked} min={1} max={b.inHand} />
-								</div>
-							{/if}
-						{:else if verb === 'potted'}
-							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-							<label class="block">
-								<span class="mb-1 block font-semibold">Root ball across, {data.garden.units.length === 'us' ? 'in' : 'cm'}</span>
-								<Input
-									type="number"
-									min="0"
-									step="0.5"
-									class="max-w-28"
-									bind:value={() => ball ?? undefined, (v) => (ball = numberOf(v))}
-								/>
-								<span class="note mt-1 block"
-									>{ball
-										? potOn.say
-										: 'Measured, it chooses the pot. Long water roots may be cut by half; circling ones are teased out.'}</span
-								>
-							</label>
-							{#key potOn.pot?.id}<Field
-									label="Into"
-									name="container"
-									value={potOn.pot?.name ?? data.potIn}
-									maxlength={80}
-								/>{/key}
-							<SelectField label="Where they stand now" name="place_id" items={places} />
-						{:else if verb === 'wintered'}
-							<input type="hidden" name="after" value={b.trouble?.frost ? 'frost' : 'winter'} />
-							<Stepper label="Came through alive" name="alive" bind:value={alive} max={b.inHand} hint="{b.inHand} went in." />
-						{:else if verb === 'planted'}
-							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-							<SelectField label="Where" name="place_id" value={data.want?.placeId ?? ''} items={places} />
-						{:else if verb === 'moved'}
-							<SelectField
-								label="To"
-								name="place_id"
-								value={b.placeId ?? ''}
-								items={data.places.map((p) => ({ value: p.id, name: p.name }))}
-							/>
-						{:else if verb === 'meant'}
-							<SelectField
-								label="Which want it is for"
-								name="want_id"
-								value={data.want?.id ?? ''}
-								items={[{ value: '', name: 'for none' }, ...data.wants.map((w) => ({ value: w.id, name: w.name }))]}
-							/>
-							<p class="note">Part of it only? Split that off first, then give the part.</p>
-						{:else if verb === 'lost'}
-							<Stepper label="How many" name="count" bind:value={count} min={1} max={Math.max(b.inHand, standing)} />
-							{#if standing > 0}<SelectField
-									label="From"
-									name="from"
-									value={b.inHand > 0 ? 'hand' : 'planted'}
-									items={[
-										...(b.inHand > 0 ? [{ value: 'hand', name: 'those in hand' }] : []),
-										{ value: 'planted', name: 'those planted' }
-									]}
-								/>{/if}
-							<Field label="Why" name="why" placeholder="rot, drought, slugs …" maxlength={200} />
-						{:else if verb === 'given'}
-							<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-							<Field label="To" name="to" maxlength={80} />
-						{:else if verb === 'kept'}
-							<Stepper
-								label="How many"
-								name="count"
-								bind:value={count}
-								min={1}
-								max={b.inHand}
-								hint="They become stock, with this batch as parent."
-							/>
-							<SelectField
-								label="Where they stand"
-								name="place_id"
-								value={b.placeId ?? ''}
-								items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
-							/>
-						{:else if verb === 'split'}
-							<Stepper
-								label="How many split off"
-								name="count"
-								bind:value={count}
-								min={1}
-								max={b.inHand - 1}
-								hint="The furthest on go into a new batch with its own code."
-							/>
-							<SelectField label="Where the new batch stands" name="place_id" items={places} />
-						{:else if verb === 'dropped'}
-							<Field label="Why" name="why" maxlength={200} />
-						{/if}
-					</EntryForm>
-				{/key}
+				{#key `${b.id} ${verb}`}<LogForm {verb} {data} ondone={() => (verb = null)} />{/key}
 			</div>
 		{/if}
 
