@@ -1,4 +1,4 @@
-/** The screens of a garden, told once: navigation, search, tests and pictures read this list. */
+/** The screens of a garden, told once: navigation, search and tests read this list. */
 export interface Screen {
 	/** Below the garden's address. */
 	path: string;

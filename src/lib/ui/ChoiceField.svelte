@@ -1,9 +1,10 @@
 <script lang="ts">
 	/** A choice out of many, by typing any of its names; a plain list until the page has come alive. */
 	import { Combobox } from 'bits-ui';
-	import { Helper, Label } from 'flowbite-svelte';
+	import { Label } from 'flowbite-svelte';
 	import { onMount } from 'svelte';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
+	import Says from './Says.svelte';
 	import SelectField from './SelectField.svelte';
 	import { finder } from './choice.js';
 	import type { Choice } from './choice.js';
@@ -86,10 +87,6 @@
 				</Combobox.Content>
 			</Combobox.Portal>
 		</Combobox.Root>
-		{#if wrong()}
-			<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
-		{:else if hint}
-			<Helper id="{uid}-say">{hint}</Helper>
-		{/if}
+		<Says id="{uid}-say" wrong={wrong()} {hint} />
 	</div>
 {/if}

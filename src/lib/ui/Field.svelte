@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Helper, Input, Label } from 'flowbite-svelte';
+	import { Input, Label } from 'flowbite-svelte';
+	import Says from './Says.svelte';
 	import { problemFor } from './form.js';
 
 	interface Props {
@@ -51,9 +52,5 @@
 		/>
 		{#if unit}<span class="shrink-0 text-faded">{unit}</span>{/if}
 	</div>
-	{#if wrong()}
-		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
-	{:else if hint}
-		<Helper id="{uid}-say">{hint}</Helper>
-	{/if}
+	<Says id="{uid}-say" wrong={wrong()} {hint} />
 </div>

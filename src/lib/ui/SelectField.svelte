@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Helper, Label, Select } from 'flowbite-svelte';
+	import { Label, Select } from 'flowbite-svelte';
+	import Says from './Says.svelte';
 	import { problemFor } from './form.js';
 
 	interface Props {
@@ -26,9 +27,5 @@
 		aria-invalid={wrong() ? 'true' : undefined}
 		aria-describedby={hint || wrong() ? `${uid}-say` : undefined}
 	/>
-	{#if wrong()}
-		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
-	{:else if hint}
-		<Helper id="{uid}-say">{hint}</Helper>
-	{/if}
+	<Says id="{uid}-say" wrong={wrong()} {hint} />
 </div>

@@ -1,9 +1,10 @@
 <script lang="ts">
 	import Act from '$lib/ui/Act.svelte';
 	/** A count set by tapping: big buttons for wet hands, and a field that can be typed in. */
-	import { Helper, Input, Label } from 'flowbite-svelte';
+	import { Input, Label } from 'flowbite-svelte';
 	import Minus from '@lucide/svelte/icons/minus';
 	import Plus from '@lucide/svelte/icons/plus';
+	import Says from './Says.svelte';
 	import { numberOf, problemFor } from './form.js';
 
 	interface Props {
@@ -55,9 +56,5 @@
 		</Act>
 		{#if unit}<span class="ml-2 self-center text-faded">{unit}</span>{/if}
 	</div>
-	{#if wrong()}
-		<Helper id="{uid}-say" class="text-madder">{wrong()}</Helper>
-	{:else if hint}
-		<Helper id="{uid}-say">{hint}</Helper>
-	{/if}
+	<Says id="{uid}-say" wrong={wrong()} {hint} />
 </div>
