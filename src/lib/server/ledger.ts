@@ -1,4 +1,5 @@
 /** Writing the ledger: the only way anything in a garden changes. */
+import { grouped } from '$lib/core/grouped.js';
 import { isDeepStrictEqual } from 'node:util';
 import { v5 as uuidv5 } from 'uuid';
 import { z } from 'zod';
@@ -313,13 +314,7 @@ export async function rebuildIn(db: Queryable, gardenId: string): Promise<{ entr
 		'SELECT id, seq, kind, subject, subject_id, happened_on, data, note, line FROM entry WHERE garden_id = $1 ORDER BY seq',
 		[gardenId]
 	);
-	const bySubject = new Map<string, entries.StoredEntry[]>();
-	for (const row of rows) {
-		const key = `${row.subject}:${row.subject_id}`;
-		const list = bySubject.get(key);
-		if (list) list.push(row);
-		else bySubject.set(key, [row]);
-	}
+	const bySubject = grouped(rows, (row) => `${row.subject}:${row.subject_id}`);
 	// Batches are most of it: written many at once.
 	let folded: Batch[] = [];
 	const write = async () => {

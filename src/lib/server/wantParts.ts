@@ -42,13 +42,8 @@ export function wantParts(m: Model, batches: readonly Batch[], due: DayNumber): 
 		const form = m.formOf(first!.stockId);
 		const others = m.record.of(first!.kindId, first!.wayId, kinOf(kin), form);
 		const all = m.record.of(first!.kindId, first!.wayId, [], form);
-		const families = new Map<string, Known[]>();
-		for (const b of kin) {
-			const k = known(m, b, others);
-			if (!k) continue;
-			const key = `${b.family} ${k.winter?.place ?? ''}`;
-			families.set(key, [...(families.get(key) ?? []), k]);
-		}
+		const told = kin.flatMap((b) => known(m, b, others) ?? []);
+		const families = grouped(told, (k) => `${k.batch.family} ${k.winter?.place ?? ''}`);
 		const asPart = (k: Known): WantBatch => {
 			const betas = (worth: Tallies): Map<StageName, Beta> => new Map(k.way.stages.map((s) => [s.to, stageOdds(s, worth)]));
 			return { way, means: betas(others), likely: betas(all), prepared: preparedOf(m, k, due) };

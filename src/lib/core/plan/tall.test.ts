@@ -5,24 +5,10 @@ import { cutOf } from '../handbook/schema.js';
 import { seasonOfClimate } from '../season/season.js';
 import { ballOf, setHeight, shootOf, tallByYear, tallOn } from './tall.js';
 import { potsForBall, sayLift, sayYears } from './tallWords.js';
+import { north, south, tropics } from '../../../testing/climates.js';
 import { allKinds, book, kind } from '../../../testing/handbook.js';
 
-const TEMPERATE = {
-	latitude: 45,
-	longitude: 8,
-	coldestC: -15,
-	lastFrost: { doy: 115, sd: 12 },
-	firstFrost: { doy: 288, sd: 12 }
-};
-const SOUTHERN = {
-	latitude: -42,
-	longitude: 147,
-	coldestC: -2,
-	lastFrost: { doy: 263, sd: 12 },
-	firstFrost: { doy: 145, sd: 12 }
-};
-const EQUATOR = { latitude: 0, longitude: 33, coldestC: 14, lastFrost: null, firstFrost: null };
-const temperate = seasonOfClimate(TEMPERATE);
+const temperate = seasonOfClimate(north);
 const say = (cm: number) => `${cm} cm`;
 
 const of = (id: string, way: string) => {
@@ -50,9 +36,9 @@ describe('height by year', () => {
 		const at = (season: typeof temperate, day: string) =>
 			tallOn({ ...privet, rooted: dayNumber('2026-10-01'), season }, dayNumber(day))!;
 		expect(at(temperate, '2027-12-20')).toBeCloseTo(at(temperate, '2028-02-01'), 9);
-		const southern = seasonOfClimate(SOUTHERN);
+		const southern = seasonOfClimate(south);
 		expect(at(southern, '2028-02-01')).toBeGreaterThan(at(southern, '2027-12-20') + 1);
-		const equator = seasonOfClimate(EQUATOR);
+		const equator = seasonOfClimate(tropics);
 		expect(at(equator, '2028-02-01')).toBeGreaterThan(at(equator, '2027-12-20') + 1);
 		expect(tallByYear({ ...privet, rooted: dayNumber('2026-10-01'), season: equator }, dayNumber('2029-11-01'))).toHaveLength(3);
 	});
@@ -68,7 +54,7 @@ describe('height by year', () => {
 				fc.integer({ min: 20_000, max: 22_000 }),
 				fc.integer({ min: 0, max: 4000 }),
 				(w, rooted, on) => {
-					for (const season of [temperate, seasonOfClimate(EQUATOR)]) {
+					for (const season of [temperate, seasonOfClimate(tropics)]) {
 						const t = { ...w, rooted, season };
 						const [a, b] = [tallOn(t, rooted + on)!, tallOn(t, rooted + on + 365)!];
 						expect(b).toBeGreaterThanOrEqual(a);

@@ -3,8 +3,8 @@ import { scaleLinear } from 'd3-scale';
 import type { DayNumber } from '../dates.js';
 import type { Cut } from '../handbook/benchSchema.js';
 import type { Kind } from '../handbook/schema.js';
+import { growthDays } from '../season/season.js';
 import type { Season } from '../season/season.js';
-import type { Span } from '../season/growth.js';
 import { PLAN } from './judged.js';
 
 /** Climbers go as high as what they climb on. */
@@ -29,12 +29,6 @@ export function setHeight(cut: Pick<Cut, 'cm' | 'deep' | 'draws'>): number | nul
 	return cut.draws === 'stem' || cut.draws === 'rod' ? cut.cm[1] * (1 - cut.deep) : cut.cm[1];
 }
 
-/** Days between two days on which growth outdoors does not rest. */
-function growthDays(from: DayNumber, to: DayNumber, rests: readonly Span[]): number {
-	const resting = rests.reduce((days, r) => days + Math.max(0, Math.min(r.to, to) - Math.max(r.from, from)), 0);
-	return Math.max(0, to - from - resting);
-}
-
 const YEAR = 365.25;
 
 export interface TallOf {
@@ -48,17 +42,16 @@ export interface TallOf {
 /**
  * Usual height on a day, cm, left to grow: the year's shoot at first, less as it nears its full height (monomolecular
  * growth, dh/dt = k (H − h)), and none while growth outdoors rests. Null where that is no measure of the plant:
- * clumps, tubers and tender plants reach
- * their size within the year, climbers go where they are led.
+ * clumps, tubers and tender
+ * plants reach their size within the year, climbers go where they are led.
  */
 export function tallOn({ kind, cut, rooted, season }: TallOf, day: DayNumber): number | null {
 	const [shoot, start] = [shootOf(kind), setHeight(cut)];
 	if (shoot === null || start === null) return null;
 	const full = kind.size.height_cm;
 	if (start >= full) return full;
-	const rests = season.standstills(rooted - 366, Math.max(day, rooted) + 366);
-	const ayear = growthDays(rooted, rooted + YEAR, season.standstills(rooted - 366, rooted + 2 * 366));
-	const years = ayear > 0 ? growthDays(rooted, day, rests) / ayear : 0;
+	const ayear = growthDays(season, rooted, rooted + YEAR);
+	const years = ayear > 0 ? growthDays(season, rooted, day) / ayear : 0;
 	return full - (full - start) * Math.exp((-shoot / full) * years);
 }
 

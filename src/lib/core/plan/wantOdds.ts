@@ -1,4 +1,5 @@
 /** The odds of a want: its batches together, and what they hang on. */
+import { grouped } from '../grouped.js';
 import type { Beta } from '../odds/beta.js';
 import { betaOf, meanOf, spreadOf } from '../odds/beta.js';
 import { certain } from '../odds/chain.js';
@@ -82,10 +83,8 @@ function together(batches: readonly WantBatch[], finer: number): Float64Array {
  * exact. `finer` multiplies the nodes of every stage: for tests.
  */
 export function countsTogether(batches: readonly WantBatch[], finer = 1): Float64Array {
-	const ways = new Map<string, WantBatch[]>();
-	for (const b of batches) ways.set(b.way, [...(ways.get(b.way) ?? []), b]);
 	let pmf = certain(0);
-	for (const group of ways.values()) {
+	for (const group of grouped(batches, (b) => b.way).values()) {
 		const [only] = group;
 		const { odds, rooting } = only!.prepared.of;
 		const one = group.length === 1 ? countsOf(only!.prepared, odds, rooting?.of(null) ?? null) : together(group, finer);

@@ -1,4 +1,5 @@
 /** Care that falls due: by the handbook's rhythm, by the water balance, by what was last done. */
+import { grouped } from '../grouped.js';
 import { dayNumber } from '../dates.js';
 import type { DayNumber } from '../dates.js';
 import { coverOf } from '../handbook/cover.js';
@@ -184,14 +185,7 @@ export interface CareTask {
 
 /** One task for a work at a place: twelve jars on a sill are one tap. What is due within two days of the first goes along. */
 export function atOnePlace(dues: readonly CareDue[], today: DayNumber): CareTask[] {
-	const groups = new Map<string, CareDue[]>();
-	for (const d of dues) {
-		const key = `${d.care} ${d.placeId}`;
-		const group = groups.get(key);
-		if (group) group.push(d);
-		else groups.set(key, [d]);
-	}
-	return [...groups.values()].map((list) => {
+	return [...grouped(dues, (d) => `${d.care} ${d.placeId}`).values()].map((list) => {
 		list.sort((a, b) => a.due - b.due);
 		const first = list[0]!;
 		const together = list.filter((d) => d.due <= Math.max(first.due, today) + Math.min(2, (d.every ?? 3) / 2));

@@ -2,6 +2,7 @@
  * What the weather asks for: bring in, cover, harden, shade, and the days that are good for cutting and
  * planting. Each with its odds, what it touches, and what it costs to be wrong either way.
  */
+import { grouped } from '../grouped.js';
 import { dayInYear, dayOfYear, isoOf, sayDate, yearOf } from '../dates.js';
 import { capital, sayThat } from '../odds/words.js';
 import type { DayNumber } from '../dates.js';
@@ -159,9 +160,8 @@ export function coverTonight(
 	const touched = things.filter(
 		(t) => t.count > 0 && t.hardyC > sky.on(day + 1).low - 25 && sky.coldNight(day + 1, 1, t.limitC) >= ACT_AT
 	);
-	const byPlace = new Map<string | null, Outdoors[]>();
-	for (const t of touched) if (!t.movable || t.limitC >= -8) byPlace.set(t.placeId, [...(byPlace.get(t.placeId) ?? []), t]);
-	return [...byPlace].map(([placeId, list]) => {
+	const covered = touched.filter((t) => !t.movable || t.limitC >= -8);
+	return [...grouped(covered, (t) => t.placeId)].map(([placeId, list]) => {
 		const chance = Math.max(...list.map((t) => sky.coldNight(day + 1, 1, t.limitC)));
 		const limit = Math.max(...list.map((t) => t.limitC));
 		const count = list.reduce((s, t) => s + t.count, 0);

@@ -208,7 +208,7 @@ function restsIn(s: Scenario, recordClimate: RecordClimate): Opening[] {
 }
 
 /** Days of growth in a stretch: those outside of a standstill. */
-export function growthDays(s: Season, from: DayNumber, to: DayNumber): number {
+export function growthDays(s: Pick<Season, 'standstills'>, from: DayNumber, to: DayNumber): number {
 	let days = Math.max(0, to - from);
 	for (const rest of s.standstills(from, to)) days -= Math.max(0, Math.min(to, rest.to) - Math.max(from, rest.from));
 	return Math.max(0, days);
