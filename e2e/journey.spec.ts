@@ -42,11 +42,17 @@ for (const size of SIZES)
 		let foretold = 0;
 		await test.step('say what is wanted', async () => {
 			await page.getByRole('link', { name: 'Say what you want of it' }).click();
+			const told = page.getByRole('region', { name: 'What it would take' });
+			// What could not be written down is not reckoned either, in the same words.
+			await page.getByLabel('How many', { exact: true }).fill('12000');
+			await page.getByLabel('In the ground by').fill('2027-06-15');
+			await expect(told).toContainText('How many: 2,000 at most.');
 			await page.getByLabel('How many', { exact: true }).fill('12');
+			await page.getByLabel('In the ground by').fill('2025-06-15');
+			await expect(told).toContainText('15 Jun 2025 has gone by: give a day that is still to come.');
 			await page.getByLabel('In the ground by').fill('2027-06-15');
 			await page.getByLabel('In your words').fill('for the long bed');
 			// Told beside it while it is typed, and the same once it is written down.
-			const told = page.getByRole('region', { name: 'What it would take' });
 			await expect(told).toContainText('leaves you 12 or more by 15 Jun 2027');
 			foretold = Number(await told.locator('.figure').textContent());
 			await page.getByRole('button', { name: 'Write it down and plan' }).click();

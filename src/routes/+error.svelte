@@ -1,7 +1,6 @@
 <script lang="ts">
 	import Act from '$lib/ui/Act.svelte';
 	import { page } from '$app/state';
-	import { invalidateAll } from '$app/navigation';
 	const down = $derived(page.error?.code === 'database.down');
 </script>
 
@@ -13,7 +12,7 @@
 		<p class="mt-4">
 			It works again as soon as the database is back. Look whether <code>./start</code> still runs.
 		</p>
-		<Act main class="mt-6" onclick={() => invalidateAll().then(() => location.reload())}>Try again</Act>
+		<Act main class="mt-6" onclick={() => location.reload()}>Try again</Act>
 	{:else}
 		<p class="mt-6"><Act main href="/">To the round</Act></p>
 	{/if}

@@ -8,6 +8,7 @@
 	type Told =
 		| { says: 'nothing' }
 		| { says: 'why'; why: string; stock: boolean }
+		| { says: 'wrong'; why: string }
 		| {
 				says: 'plan';
 				way: string;
@@ -46,6 +47,7 @@
 		const asked = new URLSearchParams({ kind, purpose, target: String(target), due, confidence: String(confidence) });
 		if (!kind || !target || target < 1 || !due || !confidence) {
 			told = { says: 'nothing' };
+			asking = false;
 			return;
 		}
 		const going = new AbortController();
@@ -53,8 +55,10 @@
 		const timer = setTimeout(() => {
 			asking = true;
 			fetch(`${base}/wants/would-take?${asked}`, { signal: going.signal })
-				.then(async (r) => (told = r.ok ? ((await r.json()) as Told) : { says: 'nothing' }))
-				.catch(() => undefined)
+				.then(async (r) => (told = r.ok ? ((await r.json()) as Told) : { says: 'wrong', why: (await r.json()).message }))
+				.catch(() => {
+					if (!going.signal.aborted) told = { says: 'wrong', why: 'It can’t be worked out just now.' };
+				})
 				.finally(() => {
 					if (!going.signal.aborted) asking = false;
 				});
@@ -74,6 +78,8 @@
 >
 	{#if told.says === 'nothing'}
 		<p class="text-faded">Choose a kind, how many and by when: what that takes is worked out here.</p>
+	{:else if told.says === 'wrong'}
+		<p class="text-lg">{told.why}</p>
 	{:else if told.says === 'why'}
 		<p class="text-lg">{told.why}</p>
 		{#if !told.stock}<p class="mt-2"><a href="{base}/stock/new?kind={kind}">Add one that you have</a></p>{/if}

@@ -1,33 +1,35 @@
 import { error } from '@sveltejs/kit';
-import { z } from 'zod';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { wouldTake } from '../wants.js';
 import { wayLabel } from '../windows.js';
-import { dayNumber, isIsoDate, isoOf } from '$lib/core/dates.js';
+import { isoOf } from '$lib/core/dates.js';
+import { dayOfWant, wantData } from '$lib/core/ledger/kinds/want.js';
 import { insteadOf } from '$lib/core/plan/instead.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 
-const asked = z.object({
-	kind: z.string().max(80),
-	purpose: z.enum(['plants', 'hedge', 'bed', 'gifts', 'keep']),
-	target: z.coerce.number().int().min(1).max(2_000),
-	due: z.string().refine(isIsoDate),
-	confidence: z.coerce.number().min(50).max(99)
-});
+/** The limits and sentences of a want that is saved. */
+const asked = wantData.pick({ kind_id: true, purpose: true, target: true, due: true, confidence: true });
 
 /** What a want would take, while it is still being typed: how many, when, how sure; or what can be had instead. */
 export async function wouldTakeView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
-	const read = asked.safeParse(Object.fromEntries(query));
-	if (!read.success) error(400, { message: 'Give a kind, how many, a day and how sure.', code: 'want.unread' });
-	const { kind: kindId, purpose, target, due, confidence } = read.data;
-	const kind = (await kindsOf(garden)).get(kindId);
-	const ahead = dayNumber(due) > dayNumber(garden.today);
-	if (!kind || !ahead) return { says: 'nothing' as const };
-	const made = await wouldTake(garden, { kind_id: kindId, purpose, target, due, confidence: confidence / 100 });
+	const read = asked.safeParse({
+		kind_id: query.get('kind'),
+		purpose: query.get('purpose'),
+		target: Number(query.get('target')),
+		due: query.get('due'),
+		confidence: Number(query.get('confidence')) / 100
+	});
+	if (!read.success) error(400, { message: read.error.issues[0]!.message, code: 'want.unread' });
+	const draft = read.data;
+	const day = dayOfWant(draft.due, garden.today);
+	if (!day.ok) error(400, { message: day.problem.sentence, code: day.problem.code });
+	const kind = (await kindsOf(garden)).get(draft.kind_id);
+	if (!kind) return { says: 'nothing' as const };
+	const made = await wouldTake(garden, draft);
 	if (!made) return { says: 'nothing' as const };
 	if (!made.plan) return { says: 'why' as const, why: made.why ?? '', stock: made.choices.length > 0 };
 	const name = (wayId: string) => nameOf(kind, wayId);
@@ -45,7 +47,7 @@ export async function wouldTakeView({ params, query }: Ask) {
 			lastSafe: made.plan.lastSafe === null ? null : isoOf(made.plan.lastSafe),
 			buying: made.buying
 		};
-	const { most, soonest, nearly } = insteadOf(made.plan.ways, confidence / 100);
+	const { most, soonest, nearly } = insteadOf(made.plan.ways, draft.confidence);
 	return {
 		says: 'instead' as const,
 		nearly,

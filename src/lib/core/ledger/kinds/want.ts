@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { dayNumber, sayDate } from '../../dates.js';
+import type { IsoDate } from '../../dates.js';
 import { ok, refuse } from '../../result.js';
+import type { Result } from '../../result.js';
 import { allOf, knownKind, openPlace } from '../agree.js';
 import { because, entryKind } from '../describe.js';
 import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
@@ -20,6 +22,14 @@ export const wantData = z.object({
 });
 export type WantData = z.infer<typeof wantData>;
 
+/** Whether a want can be for a day: one still to come, and not farther ahead than anybody plans. */
+export const dayOfWant = (due: IsoDate, today: IsoDate): Result<true> =>
+	due <= today
+		? refuse('want.past', `${sayDate(due)} has gone by: give a day that is still to come.`, 'due')
+		: dayNumber(due) - dayNumber(today) > MOST_AHEAD_DAYS
+			? refuse('want.far', 'More than twelve years ahead: give a nearer day.', 'due')
+			: ok(true);
+
 export const wantKinds = {
 	'want.set': entryKind({
 		words: 'want',
@@ -29,12 +39,7 @@ export const wantKinds = {
 		check: ({ data: d }, facts) =>
 			allOf(
 				() => knownKind(facts, d.kind_id),
-				async () =>
-					d.due <= facts.today
-						? refuse('want.past', `${sayDate(d.due)} has gone by: give a day that is still to come.`, 'due')
-						: dayNumber(d.due) - dayNumber(facts.today) > MOST_AHEAD_DAYS
-							? refuse('want.far', 'More than twelve years ahead: give a nearer day.', 'due')
-							: ok(true),
+				async () => dayOfWant(d.due, facts.today),
 				() => openPlace(facts, d.place_id)
 			)
 	}),
