@@ -35,13 +35,16 @@ function onDatabase(url: string, program: string, args: readonly string[]): stri
 	);
 }
 
+/** What comes with the program is read afresh at the next start. */
+const SHIPPED = ['--exclude-table-data=town', '--exclude-table-data=shipped'];
+
 /** Writes a copy to a file, whole or not at all, and looks whether it can be read. */
 export function backup(url: string, file: string): { bytes: number } {
 	const to = resolve(file);
 	if (!existsSync(dirname(to))) throw new Stop(`There is no folder ${dirname(to)}.`);
 	const part = `${to}.part`;
 	try {
-		onDatabase(url, 'pg_dump', ['--format=custom', '--no-owner', '--no-privileges', `--file=${part}`]);
+		onDatabase(url, 'pg_dump', ['--format=custom', '--no-owner', '--no-privileges', ...SHIPPED, `--file=${part}`]);
 		onDatabase(url, 'pg_restore', ['--list', part]);
 		renameSync(part, to);
 	} finally {

@@ -36,7 +36,9 @@ export interface DemoApp {
 	close(): Promise<void>;
 }
 
-export async function openDemoApp(options: { demo: boolean; env?: NodeJS.ProcessEnv } = { demo: true }): Promise<DemoApp> {
+export async function openDemoApp(
+	options: { demo: boolean; towns?: boolean; env?: NodeJS.ProcessEnv } = { demo: true }
+): Promise<DemoApp> {
 	const cluster = await throwAwayCluster();
 	await ensureDatabase(cluster, 'app');
 	const databaseUrl = cluster.url('app');
@@ -50,7 +52,13 @@ export async function openDemoApp(options: { demo: boolean; env?: NodeJS.Process
 	};
 	// In a process of its own: other loaders do not know the app's path names.
 	const prepare = () => {
-		const args = ['--import', 'tsx', join(ROOT, 'bin', 'prepare.ts'), ...(options.demo ? ['--demo'] : [])];
+		const args = [
+			'--import',
+			'tsx',
+			join(ROOT, 'bin', 'prepare.ts'),
+			...(options.demo ? ['--demo'] : []),
+			...(options.towns ? ['--towns'] : [])
+		];
 		const ready = spawnSync(process.execPath, args, { cwd: ROOT, env, encoding: 'utf8' });
 		if (ready.status !== 0) throw new Error(ready.stderr);
 	};

@@ -232,6 +232,8 @@ async function main(): Promise<void> {
 		process.env.DATABASE_URL = url;
 		process.env.SURCULUS_HOME = ROOT;
 		await bringUp(url, home);
+		const { fillTowns } = await import('./towns.js');
+		if (await fillTowns(url, () => say('Reading the list of towns, once: some 15 seconds …'))) say('The list of towns is there.');
 		if (!options.empty) {
 			const { loadDemoIfEmpty } = await import('../demo/load.js');
 			if (await loadDemoIfEmpty()) say('The demo garden was loaded.');

@@ -25,7 +25,7 @@ export interface App {
 	station: string;
 }
 
-export const test = base.extend<object, { app: App; appOptions: { demo: boolean; env: NodeJS.ProcessEnv } }>({
+export const test = base.extend<object, { app: App; appOptions: { demo: boolean; towns?: boolean; env: NodeJS.ProcessEnv } }>({
 	appOptions: [
 		{ demo: true, env: {} },
 		{ option: true, scope: 'worker' }

@@ -174,6 +174,7 @@ test('labels: a sheet for the printer, a code that opens the batch, a code of an
 	// A stick carried over from the other garden.
 	await page.goto(`${app.url}/new`);
 	await page.getByLabel('Name of the garden').fill('Other ground');
+	await page.getByText('Position, height and units').click();
 	await page.getByLabel('Latitude').fill('52');
 	await page.getByLabel('Longitude').fill('15');
 	await page.getByRole('button', { name: 'Begin' }).click();

@@ -65,6 +65,7 @@ test('a cold snap in the forecast calls the pots in; brought in they are at thei
 	// A garden of its own asks the station for the first time: what it hears is the snap.
 	await page.goto(`${app.url}/new`);
 	await page.getByLabel('Name of the garden').fill('Cold Corner');
+	await page.getByText('Position, height and units').click();
 	await page.getByLabel('Latitude').fill('49.62');
 	await page.getByLabel('Longitude').fill('20.69');
 	await page.getByLabel('Longitude').blur();

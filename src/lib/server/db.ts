@@ -14,6 +14,8 @@ const MOST_CONNECTIONS = 10;
 /** A wait for another's lock or connection is told before a person gives up; a doing that hangs lets its locks go. */
 const LOCK_WAIT_MS = 5_000;
 const IDLE_IN_DOING_MS = 15_000;
+/** Of a name misspelt so much must be alike (pg_trgm's word similarity, 0 to 1). Own judgement. */
+const LEAST_ALIKE = 0.5;
 
 export function database(): pg.Pool {
 	if (pool) return pool;
@@ -28,7 +30,7 @@ export function database(): pg.Pool {
 		lock_timeout: LOCK_WAIT_MS,
 		idle_in_transaction_session_timeout: IDLE_IN_DOING_MS,
 		// Never as the owner: the ledger's rows can only be added to and read.
-		options: `-c role=${APP_ROLE}`,
+		options: `-c role=${APP_ROLE} -c pg_trgm.word_similarity_threshold=${LEAST_ALIKE}`,
 		application_name: 'surculus'
 	});
 	// A server that goes away ends idle connections; the next query says so where someone listens.

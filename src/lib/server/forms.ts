@@ -9,7 +9,7 @@ import { record } from './ledger.js';
 import type { Act } from './ledger.js';
 import { log } from './log.js';
 import { plainText, readNumber } from '$lib/core/numbers.js';
-import { cmFromInches, metresFromFeet, toCelsius } from '$lib/core/units/index.js';
+import { areaMeasure, longMeasure, shortMeasure, warmthMeasure } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 import type { Problem, Result } from '$lib/core/result.js';
 
@@ -70,16 +70,17 @@ export class Fields {
 	}
 	/** Lengths as typed in the garden's units, to cm. */
 	cm(name: string, units: UnitChoice): number | null {
-		const n = this.number(name);
-		return n === null || units.length === 'metric' ? n : cmFromInches(n);
+		return shortMeasure(units).read(this.text(name));
 	}
 	metres(name: string, units: UnitChoice): number | null {
-		const n = this.number(name);
-		return n === null || units.length === 'metric' ? n : metresFromFeet(n);
+		return longMeasure(units).read(this.text(name));
+	}
+	/** m². */
+	area(name: string, units: UnitChoice): number | null {
+		return areaMeasure(units).read(this.text(name));
 	}
 	celsius(name: string, units: UnitChoice): number | null {
-		const n = this.number(name);
-		return n === null || units.temperature === 'C' ? n : toCelsius(n);
+		return warmthMeasure(units).read(this.text(name));
 	}
 }
 

@@ -1,6 +1,6 @@
 /** Garden settings as their two forms send them. */
 import type { Fields } from './forms.js';
-import { bandOf, toCelsius } from '$lib/core/units/index.js';
+import { bandOf } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 import { dayOfYear, dayNumber, isIsoDate } from '$lib/core/dates.js';
 import { guessClimate } from '$lib/core/season/climate.js';
@@ -13,20 +13,12 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 		length: f.text('units') === 'us' ? 'us' : 'metric',
 		temperature: f.text('temperature') === 'F' ? 'F' : 'C'
 	};
-	const heightTyped = f.number('height');
 	// The zone, if given, overrules the temperature: its middle.
 	const zoneText = f.text('zone').trim();
 	const band = zoneText ? bandOf(zoneText) : null;
 	if (zoneText && !band)
 		return refuse('zone.unknown', 'A hardiness zone is a number from 1 to 13, with a or b if you know it: 7 or 7b.', 'zone');
-	const typed = f.number('coldest');
-	const coldest = band
-		? (band.lowC + band.highC) / 2
-		: typed === null
-			? Number.NaN
-			: units.temperature === 'F'
-				? toCelsius(typed)
-				: typed;
+	const coldest = band ? (band.lowC + band.highC) / 2 : (f.celsius('coldest', units) ?? Number.NaN);
 	const frost = (name: string): Result<{ doy: number; sd: number } | null> => {
 		if (f.flag('no_frost')) return ok(null);
 		const text = f.text(name);
@@ -44,7 +36,7 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 		place: f.text('place'),
 		latitude: f.number('latitude') ?? Number.NaN,
 		longitude: f.number('longitude') ?? Number.NaN,
-		height_m: heightTyped === null ? 0 : units.length === 'us' ? heightTyped * 0.3048 : heightTyped,
+		height_m: f.metres('height', units) ?? 0,
 		units: units.length,
 		temperature: units.temperature,
 		currency: f.text('currency').toUpperCase(),

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { seaNear } from './sea.js';
 import { guessClimate } from '$lib/core/season/climate.js';
 import { zoneOf } from '$lib/core/units/index.js';
-import { CITIES } from '../../testing/cities.js';
-import { daysRound } from '$lib/core/dates.js';
+import { CITIES, CITY_FROSTS } from '../../testing/cities.js';
+import { dayNumber, dayOfYear, daysRound } from '$lib/core/dates.js';
 
 const all = CITIES.map(([name, latitude, longitude, heightM, coldest], i) => {
 	const { climate } = guessClimate({ latitude, longitude, heightM, sea: seaNear(latitude, longitude) });
@@ -34,6 +34,28 @@ describe('the first guess of a winter', () => {
 		expect(at('London').coldestC).toBeGreaterThan(-11);
 		expect(at('Moscow').coldestC).toBeLessThan(-20);
 		expect(at('Singapore').lastFrost).toBeNull();
+	});
+	it('puts both frosts where gardeners know them, to two weeks in the middle (dates from memory)', () => {
+		const apart = (from: number, to: number) => Math.min(daysRound(from, to), daysRound(to, from));
+		const out = CITY_FROSTS.map(([name, latitude, longitude, heightM, last, first], i) => {
+			const { climate } = guessClimate({ latitude, longitude, heightM, sea: seaNear(latitude, longitude) });
+			const doy = (monthDay: string) => dayOfYear(dayNumber(`2025-${monthDay}`));
+			const off = (guess: { doy: number } | null, known: string) => (guess ? apart(guess.doy, doy(known)) : 60);
+			return { name, held: i % 3 === 2, days: [off(climate.lastFrost, last), off(climate.firstFrost, first)] };
+		});
+		const spread = (of: typeof out) => {
+			const days = of.flatMap((c) => c.days);
+			return Math.sqrt(days.reduce((sum, d) => sum + d * d, 0) / days.length);
+		};
+		expect(out.length).toBeGreaterThanOrEqual(40);
+		expect(spread(out.filter((c) => !c.held))).toBeLessThan(18);
+		// The third that the figures have not seen.
+		expect(spread(out.filter((c) => c.held))).toBeLessThan(16);
+		const [middle] = out
+			.flatMap((c) => c.days)
+			.sort((a, b) => a - b)
+			.slice(out.length);
+		expect(middle).toBeLessThanOrEqual(12);
 	});
 	it('puts last frosts where gardeners know them, to three weeks (from memory)', () => {
 		for (const [name, doy] of [

@@ -9,7 +9,7 @@
 	import type { Problem } from '$lib/core/result.js';
 	import Field from './Field.svelte';
 	import NoteField from './NoteField.svelte';
-	import { provideProblem } from './form.js';
+	import { fieldsAt, provideProblem } from './form.js';
 	import { tell } from './toast.svelte.js';
 
 	interface Props {
@@ -36,8 +36,11 @@
 
 	/** The hand goes on where something is wrong: the field that is named, else the sentence. */
 	function toFault(form: HTMLFormElement, path: string | undefined) {
-		const field = path ? form.elements.namedItem(path.split('.').at(-1)!) : null;
+		const named = path ? fieldsAt(path).find((name) => form.elements.namedItem(name)) : undefined;
+		const field = named ? form.elements.namedItem(named) : null;
 		const at = field instanceof RadioNodeList ? (field[0] as HTMLElement) : (field as HTMLElement | null);
+		// It may stand in what is folded away.
+		at?.closest('details')?.setAttribute('open', '');
 		if (at && at.getAttribute('type') !== 'hidden') at.focus();
 		else form.querySelector<HTMLElement>('[role=alert]')?.scrollIntoView({ block: 'nearest' });
 	}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { inchesFromCm } from '$lib/core/units/index.js';
+	import { shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
@@ -21,10 +21,8 @@
 		};
 	}
 	let { units, places, measure, at }: Props = $props();
-	const unit = $derived(units.length === 'us' ? 'in' : 'cm');
-	const size = $derived(
-		at.size_cm === null ? '' : String(Number((units.length === 'us' ? inchesFromCm(at.size_cm) : at.size_cm).toFixed(1)))
-	);
+	const length = $derived(shortMeasure(units));
+	const size = $derived(at.size_cm === null ? '' : String(length.shown(at.size_cm, 1)));
 	const sizeLabel = $derived(measure === 'height' ? 'Height' : measure === 'pot' ? 'Width of its pot' : 'Width of the clump');
 	let protection = $derived(at.protection);
 	let count = $derived(at.count);
@@ -45,7 +43,7 @@
 />
 <div class="grid gap-4 sm:grid-cols-2">
 	<Stepper label="How many alike" name="count" bind:value={count} min={1} max={10000} />
-	<Field label={sizeLabel} name="size" value={size} {unit} numeric hint="Blank: taken as usual." />
+	<Field label={sizeLabel} name="size" value={size} unit={length.unit} numeric hint="Blank: taken as usual." />
 	<Field label="Age" name="age" value={at.age_years === null ? '' : String(at.age_years)} unit="years" numeric />
 	<SelectField
 		label="Condition"

@@ -1,5 +1,6 @@
 /** A choice out of many, found by any of its names. */
 import MiniSearch from 'minisearch';
+import { plainLetters } from '$lib/core/letters.js';
 
 export interface Choice {
 	value: string;
@@ -13,9 +14,6 @@ export interface Choice {
 /** More are never drawn: whoever types one letter more sees fewer. */
 export const MOST_SHOWN = 60;
 
-/** Letters as they are typed on any keyboard: no marks, no case. */
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
 /**
  * Finds by the beginning of any word of any name, small slips of the finger forgiven; in the list's own order where
  * nothing is typed.
@@ -24,7 +22,7 @@ export function finder(items: readonly Choice[]): (text: string) => Choice[] {
 	const index = new MiniSearch<Choice & { id: number }>({
 		fields: ['name', 'also'],
 		idField: 'id',
-		processTerm: (term) => plain(term) || null,
+		processTerm: (term) => plainLetters(term) || null,
 		searchOptions: { prefix: true, fuzzy: (term) => (term.length > 4 ? 0.2 : false), boost: { name: 2 }, combineWith: 'AND' }
 	});
 	index.addAll(items.map((item, id) => ({ ...item, also: item.also ?? '', id })));
@@ -35,13 +33,14 @@ export function finder(items: readonly Choice[]): (text: string) => Choice[] {
 		return typed.split(/\s+/).every((t) => words.some((w) => w.startsWith(t))) ? 2 : 3;
 	};
 	return (text) => {
-		const typed = plain(text.trim());
-		if (!typed) return items.slice(0, MOST_SHOWN);
+		if (!text.trim()) return items.slice(0, MOST_SHOWN);
+		const typed = plainLetters(text);
+		if (!typed) return [];
 		return index
 			.search(text)
 			.map((r, at) => {
 				const item = items[r.id as number]!;
-				return { item, at, rank: rank(plain(item.name), typed, r.terms) };
+				return { item, at, rank: rank(plainLetters(item.name), typed, r.terms) };
 			})
 			.sort((a, b) => a.rank - b.rank || a.at - b.at)
 			.slice(0, MOST_SHOWN)

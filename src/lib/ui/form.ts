@@ -3,6 +3,9 @@ import type { Problem } from '$lib/core/result.js';
 
 const KEY = Symbol('form problem');
 
+/** Names that the field of a problem may have: "last_frost.sd" is typed in last_frost_sd, "shape.lengthM" in lengthM. */
+export const fieldsAt = (path: string): string[] => [path.replaceAll('.', '_'), ...path.split('.').reverse()];
+
 /** The problem of the form around, so that a field can say what is wrong with it. */
 export const provideProblem = (read: () => Problem | null): void => void setContext(KEY, read);
 
@@ -10,9 +13,7 @@ export function problemFor(name: () => string): () => string | null {
 	const read = getContext<(() => Problem | null) | undefined>(KEY);
 	return () => {
 		const problem = read?.();
-		if (!problem?.path) return null;
-		const last = problem.path.split('.');
-		return last.includes(name()) || problem.path === name() ? problem.sentence : null;
+		return problem?.path && fieldsAt(problem.path).includes(name()) ? problem.sentence : null;
 	};
 }
 

@@ -9,7 +9,7 @@
 	let { data }: { data: PageData } = $props();
 	const USUAL = new Set(['sill', 'bench', 'bed', 'nursery_row']);
 	const blank = {
-		name: '',
+		name: 'Our garden',
 		place: '',
 		latitude: null,
 		longitude: null,

@@ -46,9 +46,6 @@ export interface ClimateGuess {
 	because: string;
 }
 
-/** Air cools by 0.65 °C per 100 m (ICAO standard atmosphere). */
-const LAPSE_PER_M = 0.0065;
-
 /** Zonal means over land of the year's mean temperature and of half the yearly swing, °C. From memory. */
 const ZONAL: readonly [latitude: number, mean: number, swing: number][] = [
 	[0, 26, 1],
@@ -80,6 +77,10 @@ const AVERAGE_NIGHT_AT_FROST = SEASON.nightAtFrost.value;
 const FROST_SD = SEASON.frostSpread.value;
 const COLDEST_BELOW = SEASON.coldestBelow.value;
 const SEASON_LAG = SEASON.lag.value;
+const COAST_LAG = SEASON.coastLag.value;
+const SOUTHERN_NIGHTS = SEASON.southernNights.value;
+const COAST_CALM = SEASON.coastCalm.value;
+const LAPSE_PER_M = SEASON.nightLapse.value;
 
 const SOUTHERN_SWING = SEASON.southernSwing.value;
 
@@ -138,7 +139,8 @@ export function guessClimate({ latitude, longitude, heightM, coldestC: known, se
 		? coldestBySea(latitude, heightM, sea)
 		: year.mean - year.swing - NIGHT_DROP - COLDEST_BELOW * Math.min(1, year.swing / 8);
 	const coldestC = known ?? guess;
-	let night = year.mean - NIGHT_DROP;
+	const maritime = sea?.maritime ?? 0;
+	let night = year.mean - NIGHT_DROP + COAST_CALM * maritime - (south ? SOUTHERN_NIGHTS : 0);
 	let { swing } = year;
 	if (known !== undefined) {
 		// Half of the surprise is a milder or harsher winter only, half the whole year's.
@@ -147,7 +149,7 @@ export function guessClimate({ latitude, longitude, heightM, coldestC: known, se
 		swing = Math.max(0.5, swing - surprise * 0.25);
 	}
 	// Average night over the year: night − swing·cos(2π(doy − coldest)/365), coldest a lag after the solstice.
-	const coldestDoy = (south ? 172 : 355) + SEASON_LAG;
+	const coldestDoy = (south ? 172 : 355) + SEASON_LAG + COAST_LAG * maritime;
 	const reach = (night - AVERAGE_NIGHT_AT_FROST) / swing;
 	const frosty = reach < 1 && coldestC <= 0;
 	const days = frosty ? (Math.acos(Math.max(-0.97, reach)) / (2 * Math.PI)) * 365 : 0;

@@ -58,11 +58,14 @@ export const SEASON = {
 	),
 	nightDrop: judged(5, '°C', 'Nights lie so far below the day’s mean on an average clear-ish spring day.', MEMORY),
 	nightAtFrost: judged(
-		4.5,
+		4.2,
 		'°C',
-		'The last frost comes about when the average night has warmed to this: a cold spell is 4 to 5 °C below it.',
+		'The last frost comes about when the average night has warmed to this: a cold spell is 4 to 5 °C below it. Fitted with the next four on the frost dates of cities (from memory).',
 		MEMORY
 	),
+	coastCalm: judged(1.2, '°C', 'By the open sea nights and cold spells lie so much less below the day’s mean.', MEMORY),
+	southernNights: judged(1.7, '°C', 'Southern nights are so much clearer and colder for the day’s mean.', MEMORY),
+	nightLapse: judged(0.0053, '°C per m', 'Nights at frost cool by so much with height: cold air runs off downhill.', MEMORY),
 	frostSpread: judged(
 		12,
 		'days',
@@ -75,7 +78,8 @@ export const SEASON = {
 		'The coldest night lies so far below the coldest month’s average night, where no sea is known.',
 		MEMORY
 	),
-	lag: judged(27, 'days', 'The season lags the sun over land.', MEMORY),
+	lag: judged(29, 'days', 'The season lags the sun over land.', MEMORY),
+	coastLag: judged(3.4, 'days', 'The open sea lags so many days more.', MEMORY),
 	southernSwing: judged(0.7, 'times the northern', 'Yearly swing of southern lands: the oceans make them milder.', MEMORY),
 	coastSwing: judged(1.15, 'times the sea’s', 'Yearly swing of a coast.', MEMORY),
 	inlandSwing: judged(1.1, 'times the zone’s', 'Yearly swing of a mid-continent.', MEMORY),

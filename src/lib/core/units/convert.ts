@@ -12,7 +12,5 @@ export const LITRES_PER_US_QUART = 0.946352946;
 
 export const toFahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32;
 export const toCelsius = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9;
-export const cmFromInches = (inches: number): number => inches * CM_PER_INCH;
 export const inchesFromCm = (cm: number): number => cm / CM_PER_INCH;
 export const feetFromMetres = (m: number): number => (m * 100) / CM_PER_FOOT;
-export const metresFromFeet = (ft: number): number => (ft * CM_PER_FOOT) / 100;

@@ -1,5 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { bandOf, sayLength, sayMinutes, sayTemperature, toCelsius, toFahrenheit, zoneOf, ZONES } from './index.js';
+import {
+	areaMeasure,
+	bandOf,
+	longMeasure,
+	sayLength,
+	sayMinutes,
+	sayTemperature,
+	shortMeasure,
+	toCelsius,
+	toFahrenheit,
+	warmthMeasure,
+	zoneOf,
+	ZONES
+} from './index.js';
 
 /**
  * USDA Plant Hardiness Zone Map (2012, unchanged in 2023): the whole zones by their lower limits in °F,
@@ -58,6 +71,22 @@ describe('measures', () => {
 		expect(sayTemperature(-17.8, { length: 'us', temperature: 'F' })).toBe('0\u00a0°F');
 		expect(sayTemperature(-17.8, { length: 'metric', temperature: 'C' })).toBe('−18\u00a0°C');
 		expect(sayLength(30.48, { length: 'us', temperature: 'F' })).toBe('12\u00a0in');
+	});
+
+	it('are typed and read in one unit, and kept in ours', () => {
+		const us = { length: 'us', temperature: 'F' } as const;
+		const metric = { length: 'metric', temperature: 'C' } as const;
+		expect(shortMeasure(us).read('12')).toBeCloseTo(30.48, 10);
+		expect(longMeasure(us).read('10')).toBeCloseTo(3.048, 10);
+		expect(areaMeasure(us).read('1')).toBeCloseTo(0.09290304, 10);
+		expect(warmthMeasure(us).read('−40')).toBe(-40);
+		for (const of of [shortMeasure, longMeasure, areaMeasure]) expect(of(metric).read('1,5')).toBe(1.5);
+		for (const m of [shortMeasure(us), longMeasure(us), areaMeasure(us), warmthMeasure(us), warmthMeasure(metric)]) {
+			expect(m.read('')).toBeNull();
+			expect(m.read(' ')).toBeNull();
+			expect(m.read('a foot')).toBeNaN();
+			for (const kept of [-17.8, 0, 2.5, 120]) expect(m.from(m.shown(kept))).toBeCloseTo(kept, 9);
+		}
 	});
 
 	it('say times shortly', () => {

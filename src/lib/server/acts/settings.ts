@@ -3,7 +3,6 @@ import tzLookup from '@photostructure/tz-lookup';
 import type { Asked, Made } from './doing.js';
 import { isId, refused } from '../forms.js';
 import { gardenFields } from '../gardenForm.js';
-import { M2_PER_SQUARE_FOOT } from '$lib/core/units/index.js';
 
 const CM2_PER_M2 = 10_000;
 
@@ -28,7 +27,7 @@ export function setGarden({ garden, f, frame }: Asked): Made | ReturnType<typeof
 }
 
 export function setPlace({ garden, f, frame }: Asked): Made {
-	const room = f.number('room');
+	const room = f.area('room', garden.units);
 	const asked = f.text('place');
 	return {
 		acts: [
@@ -44,7 +43,7 @@ export function setPlace({ garden, f, frame }: Asked): Made {
 					light: f.text('light'),
 					low_c: f.celsius('low', garden.units),
 					high_c: f.celsius('high', garden.units),
-					room_cm2: room === null ? null : room * (garden.units.length === 'us' ? M2_PER_SQUARE_FOOT : 1) * CM2_PER_M2,
+					room_cm2: room === null ? null : room * CM2_PER_M2,
 					walk: f.number('walk') ?? Number.NaN
 				}
 			}

@@ -13,7 +13,6 @@ import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
-import { M2_PER_SQUARE_FOOT } from '$lib/core/units/index.js';
 
 type Refusing = ReturnType<typeof refused>;
 
@@ -37,9 +36,8 @@ function targetOf(
 		return count.ok ? ok({ count: count.value, shape }) : count;
 	}
 	if (purpose === 'bed') {
-		const areaTyped = f.number('area');
 		const shape = {
-			areaM2: areaTyped === null ? undefined : garden.units.length === 'metric' ? areaTyped : areaTyped * M2_PER_SQUARE_FOOT,
+			areaM2: f.area('area', garden.units) ?? undefined,
 			widthM: f.metres('width', garden.units) ?? undefined,
 			lengthM: f.metres('length', garden.units) ?? undefined,
 			slopeDeg: f.number('slope') ?? 0,

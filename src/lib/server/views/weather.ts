@@ -1,15 +1,14 @@
 import { viewedDay } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { weatherShown } from '../weatherView.js';
-import { toCelsius } from '$lib/core/units/index.js';
+import { warmthMeasure } from '$lib/core/units/index.js';
 import type { Ask } from './ask.js';
 
 export async function weatherView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
 	const { day } = viewedDay(garden, query.get('day'));
-	const typed = (query.get('threshold') ?? '').trim().replace('−', '-').replace(',', '.');
-	const t = typed === '' ? null : Number(typed);
-	const threshold = t === null || Number.isNaN(t) ? null : garden.units.temperature === 'F' ? toCelsius(t) : t;
+	const typed = (query.get('threshold') ?? '').trim();
+	const threshold = warmthMeasure(garden.units).read(typed);
 	const inReach = threshold !== null && threshold >= -40 && threshold <= 25;
 	return {
 		view: await weatherShown(garden, day, inReach ? Math.round(threshold * 10) / 10 : null),

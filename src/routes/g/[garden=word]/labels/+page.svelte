@@ -67,7 +67,11 @@
 <div class="mt-4 grid gap-10 md:grid-cols-[1.3fr_1fr]">
 	<section>
 		<h2 class="border-b border-ink pb-1">Batches</h2>
-		{#if rows.length === 0}<p class="mt-2">No batch is planned or growing.</p>{/if}
+		{#if rows.length === 0}
+			<p class="mt-2">
+				No batch is planned or growing yet, so nothing needs a label. <a href="{base}/wants/new">Say what you want</a>, or
+				<a href="{base}/bench/new">strike some without a plan</a>.
+			</p>{/if}
 		<ul class="ruled max-h-[60vh] overflow-y-auto">
 			{#each rows as r (r.code)}
 				<li class="flex min-h-14 items-center gap-3">

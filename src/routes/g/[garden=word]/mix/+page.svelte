@@ -8,7 +8,7 @@
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
 	import { dilute, feedMl, percentToMgL, SOAK } from '$lib/core/mix/hormone.js';
-	import { sayLength, sayVolume } from '$lib/core/units/index.js';
+	import { sayLength, sayVolume, shortMeasure } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
@@ -231,7 +231,7 @@
 							{label}
 							{name}
 							numeric
-							unit={name === 'cells' ? '' : units.length === 'us' ? 'in' : 'cm'}
+							unit={name === 'cells' ? '' : shortMeasure(units).unit}
 							maxlength={8}
 						/>{/each}
 				</div>

@@ -3,7 +3,7 @@
 	import Look from '$lib/ui/Look.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
-	import { M2_PER_SQUARE_FOOT, sayArea, sayTemperature, toFahrenheit } from '$lib/core/units/index.js';
+	import { areaMeasure, sayArea, sayTemperature, warmthMeasure } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import GardenFields from '$lib/ui/GardenFields.svelte';
@@ -18,12 +18,9 @@
 	let editing = $state<Place | 'new' | null>(null);
 	const edited = $derived(editing && editing !== 'new' ? editing : null);
 	const LIGHT = Object.entries(LIGHT_WORDS).map(([value, name]) => ({ value, name }));
-	const t = (c: number | null | undefined) =>
-		c === null || c === undefined ? '' : String(Math.round(units.temperature === 'F' ? toFahrenheit(c) : c));
+	const t = (c: number | null | undefined) => (c === null || c === undefined ? '' : String(warmthMeasure(units).shown(c, 0)));
 	const room = (cm2: number | null | undefined) =>
-		cm2 === null || cm2 === undefined
-			? ''
-			: String(Number((cm2 / 10_000 / (units.length === 'us' ? M2_PER_SQUARE_FOOT : 1)).toFixed(2)));
+		cm2 === null || cm2 === undefined ? '' : String(areaMeasure(units).shown(cm2 / 10_000, 2));
 	let walk = $state(0);
 	function edit(p: Place | 'new') {
 		editing = p;
@@ -112,13 +109,7 @@
 								hint="Blank outdoors."
 							/>
 							<Field label="Highest" name="high" value={t(edited?.high_c)} unit="°{units.temperature}" numeric />
-							<Field
-								label="Room for pots"
-								name="room"
-								value={room(edited?.room_cm2)}
-								unit={units.length === 'us' ? 'sq ft' : 'm²'}
-								numeric
-							/>
+							<Field label="Room for pots" name="room" value={room(edited?.room_cm2)} unit={areaMeasure(units).unit} numeric />
 							<Stepper label="Order of the walk" name="walk" bind:value={walk} max={999} />
 						</div>
 					</EntryForm>

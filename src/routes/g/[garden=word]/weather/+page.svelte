@@ -9,7 +9,7 @@
 	 */
 	import type { EChartsCoreOption } from 'echarts/core';
 	import { sayDate } from '$lib/core/dates.js';
-	import { sayTemperature, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
+	import { sayTemperature, warmthMeasure, zoneOf } from '$lib/core/units/index.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -20,7 +20,7 @@
 	const v = $derived(data.view);
 	const units = $derived(data.garden.units);
 	const t = (c: number) => sayTemperature(c, units);
-	const shown = (c: number) => Math.round((units.temperature === 'F' ? toFahrenheit(c) : c) * 10) / 10;
+	const shown = (c: number) => warmthMeasure(units).shown(c, 1);
 	const minus = (n: number) => String(n).replace('-', '−');
 	const odds = (p: number) => (p < 0.005 ? '–' : sayOddsShort(p));
 	const none = $derived(1 - v.frost[0]!.soon);

@@ -3,6 +3,7 @@
 	import { Checkbox, Input } from 'flowbite-svelte';
 	import { untrack } from 'svelte';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
+	import { shortMeasure } from '$lib/core/units/index.js';
 	import { potFor } from '$lib/core/mix/potOn.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -38,7 +39,8 @@
 	let looked = $state(untrack(() => Math.max(1, b.unrooted)));
 	let lookedAtRoots = $state(true);
 	let ball = $state<number | null>(null);
-	const potOn = $derived(potFor((ball ?? 0) * (data.garden.units.length === 'us' ? 2.54 : 1), data.pots));
+	const short = $derived(shortMeasure(data.garden.units));
+	const potOn = $derived(potFor(short.from(ball ?? 0), data.pots));
 
 	// New counts fill the fields, but never over what was typed.
 	let filled = untrack(() => ({ alive: b.inHand, rooted: rootedNow }));
@@ -101,7 +103,7 @@
 	{:else if verb === 'potted'}
 		<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
 		<label class="block">
-			<span class="mb-1 block font-semibold">Root ball across, {data.garden.units.length === 'us' ? 'in' : 'cm'}</span>
+			<span class="mb-1 block font-semibold">Root ball across, {short.unit}</span>
 			<Input
 				type="number"
 				min="0"

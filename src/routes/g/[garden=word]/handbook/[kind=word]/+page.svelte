@@ -5,7 +5,7 @@
 	import { capital, sayShare } from '$lib/core/odds/words.js';
 	import { sayForm } from '$lib/core/evidence/byForm.js';
 	import { sayDate, sayWait } from '$lib/core/dates.js';
-	import { sayLength, sayLengthRange, sayTemperature, inchesFromCm, toFahrenheit, zoneOf } from '$lib/core/units/index.js';
+	import { sayLength, sayLengthRange, sayTemperature, shortMeasure, warmthMeasure, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
@@ -20,23 +20,9 @@
 	const units = $derived(data.garden.units);
 	let path = $state('hardiness_c');
 	const figure = $derived(data.figures.find((f) => f.path === path) ?? data.figures[0]!);
-	const shown = (v: number, unit: string) =>
-		Number(
-			(unit === '°C' && units.temperature === 'F'
-				? toFahrenheit(v)
-				: unit === 'cm' && units.length === 'us'
-					? inchesFromCm(v)
-					: v
-			).toFixed(2)
-		);
-	const unitOf = (unit: string) =>
-		unit === '°C' && units.temperature === 'F'
-			? '°F'
-			: unit === 'cm' && units.length === 'us'
-				? 'in'
-				: unit === 'money'
-					? data.garden.currency
-					: unit;
+	const measureOf = (unit: string) => (unit === '°C' ? warmthMeasure(units) : unit === 'cm' ? shortMeasure(units) : null);
+	const shown = (v: number, unit: string) => measureOf(unit)?.shown(v, 2) ?? Number(v.toFixed(2));
+	const unitOf = (unit: string) => measureOf(unit)?.unit ?? (unit === 'money' ? data.garden.currency : unit);
 	const wayName = (id: string | null) => (id ? `${data.ways.find((w) => w.id === id)?.name}: ` : '');
 	const own = $derived(data.figures.filter((f) => f.own !== null));
 </script>

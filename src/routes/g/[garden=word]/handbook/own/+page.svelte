@@ -3,7 +3,8 @@
 	// Who: a gardener whose plant the book lacks, label in hand. Question: what does it behave like, and what is different?
 	// Computed: all that plans need, taken from that kind. Biggest: the kind it begins from, with its ways to keep.
 	// At 390 px: one column: name, likeness, ways, figures.
-	import { inchesFromCm, toFahrenheit } from '$lib/core/units/index.js';
+	import { shortMeasure, warmthMeasure } from '$lib/core/units/index.js';
+	import type { Measure } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -41,12 +42,11 @@
 				.map((w) => ({ value: `${k.id}/${w.id}`, name: `${w.name}, as ${k.common.toLowerCase()}` }))
 		)
 	);
-	const degrees = (c: number) => Math.round(units.temperature === 'F' ? toFahrenheit(c) : c);
-	const long = (cm: number) => (units.length === 'us' ? Math.round(inchesFromCm(cm) * 10) / 10 : cm);
-	const degree = $derived(units.temperature === 'F' ? '°F' : '°C');
-	const length = $derived(units.length === 'us' ? 'in' : 'cm');
+	const warmth = $derived(warmthMeasure(units));
+	const short = $derived(shortMeasure(units));
 	/** What it begins with is shown, not filled in: what is left blank stays as it is there. */
-	const asThere = (v: number, unit: string) => `${from?.common ?? ''}: ${String(v).replace('-', '−')} ${unit}`;
+	const asThere = (v: number, m: Measure) =>
+		`${from?.common ?? ''}: ${String(m.shown(v, m.unit === 'in' ? 1 : 0)).replace('-', '−')} ${m.unit}`;
 	const MOST_FILE_BYTES = 200_000;
 	async function readFile(e: Event & { currentTarget: HTMLInputElement }) {
 		const file = e.currentTarget.files?.[0];
@@ -110,30 +110,18 @@
 				</fieldset>
 				<SelectField label="And one more way" name="added" bind:value={other} placeholder="no other" items={added} />
 				<div class="grid gap-4 sm:grid-cols-3">
-					<Field
-						label="Bears cold down to"
-						name="hardiness"
-						unit={degree}
-						numeric
-						hint={asThere(degrees(from.hardinessC), degree)}
-					/>
-					<Field
-						label="Nights it bears in growth"
-						name="limit"
-						unit={degree}
-						numeric
-						hint={asThere(degrees(from.limitC), degree)}
-					/>
+					<Field label="Bears cold down to" name="hardiness" unit={warmth.unit} numeric hint={asThere(from.hardinessC, warmth)} />
+					<Field label="Nights it bears in growth" name="limit" unit={warmth.unit} numeric hint={asThere(from.limitC, warmth)} />
 					<Field
 						label="Price of one, bought"
 						name="price"
 						unit={data.garden.currency}
 						numeric
-						hint={asThere(from.price, data.garden.currency)}
+						hint="{from.common}: {from.price} {data.garden.currency}"
 					/>
-					<Field label="Grows tall" name="height" unit={length} numeric hint={asThere(long(from.heightCm), length)} />
-					<Field label="Grows wide" name="spread" unit={length} numeric hint={asThere(long(from.spreadCm), length)} />
-					<Field label="Spacing" name="spacing" unit={length} numeric hint={asThere(long(from.spacingCm), length)} />
+					<Field label="Grows tall" name="height" unit={short.unit} numeric hint={asThere(from.heightCm, short)} />
+					<Field label="Grows wide" name="spread" unit={short.unit} numeric hint={asThere(from.spreadCm, short)} />
+					<Field label="Spacing" name="spacing" unit={short.unit} numeric hint={asThere(from.spacingCm, short)} />
 				</div>
 				<p class="note">What you leave blank stays as there. Every other figure can be changed on its page.</p>
 			{/if}

@@ -64,3 +64,14 @@
 		{/each}
 	</dl>
 {/each}
+
+<h2 class="mt-10">Places, maps and letters</h2>
+<ul class="mt-2 max-w-prose list-disc pl-5">
+	<li>
+		Towns with their names, heights and positions: GeoNames (geonames.org), cities of 500 people and more, licensed under Creative
+		Commons Attribution 4.0; names were put into plain letters to be searched.
+	</li>
+	<li>Land and sea: Natural Earth, 1 : 50 million, in the public domain.</li>
+	<li>Air over the sea by month: COADS, 4° grid, in the public domain.</li>
+	<li>Letters: Bricolage Grotesque and Atkinson Hyperlegible Next, SIL Open Font License 1.1; on paper also DejaVu.</li>
+</ul>

@@ -18,7 +18,7 @@
 		MOST_ROWS,
 		readRow
 	} from '$lib/core/material/plantList.js';
-	import { cmFromInches } from '$lib/core/units/index.js';
+	import { shortMeasure } from '$lib/core/units/index.js';
 	import { plural } from '$lib/ui/say.js';
 	import { tell } from '$lib/ui/toast.svelte.js';
 	import type { PageData } from './$types';
@@ -91,7 +91,7 @@
 	async function take() {
 		sending = true;
 		trouble = '';
-		const cm = (n: number | null) => (n === null || data.garden.units.length === 'metric' ? n : cmFromInches(n));
+		const short = shortMeasure(data.garden.units);
 		const answer = await fetch(`${base}/stock/import`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
@@ -104,7 +104,7 @@
 						place_id: r.placeId,
 						label: r.label,
 						count: r.count,
-						size_cm: cm(r.size),
+						size_cm: r.size === null ? null : short.from(r.size),
 						age_years: r.age,
 						condition: r.condition,
 						protection: { status: 'unknown', until: null },
@@ -140,9 +140,7 @@
 	<div class="mt-2 grid gap-4 sm:grid-cols-3">
 		{#each COLUMNS as c (c)}
 			<label class="block"
-				><span class="font-semibold"
-					>{COLUMN_WORDS[c]}{c === 'size' ? `, ${data.garden.units.length === 'us' ? 'in' : 'cm'}` : ''}</span
-				>
+				><span class="font-semibold">{COLUMN_WORDS[c]}{c === 'size' ? `, ${shortMeasure(data.garden.units).unit}` : ''}</span>
 				<select
 					class="mt-1 block min-h-11 w-full border-edge bg-field"
 					value={at[c] === null ? '' : String(at[c])}
@@ -190,9 +188,7 @@
 				<span class="font-semibold">{data.kinds.find((k) => k.id === r.kind)?.name}{r.label ? `, ${r.label}` : ''}</span>
 				<span class="note"
 					>{Number.isNaN(r.count) ? 'how many?' : r.count}
-					{r.size === null
-						? ''
-						: ` · ${Number.isNaN(r.size) ? 'size?' : `${r.size} ${data.garden.units.length === 'us' ? 'in' : 'cm'}`}`}
+					{r.size === null ? '' : ` · ${Number.isNaN(r.size) ? 'size?' : `${r.size} ${shortMeasure(data.garden.units).unit}`}`}
 					{r.age === null ? '' : ` · ${Number.isNaN(r.age) ? 'age?' : plural(r.age, ['year', 'years'])}`} · {r.condition}{r.placeId
 						? ` · ${r.place}`
 						: ''}</span

@@ -136,9 +136,9 @@
 		{#if tooLate && p.plan}
 			<Instead
 				ways={p.plan.ways}
-				due={want.due}
+				{want}
 				target={p.target}
-				confidence={want.confidence}
+				today={data.garden.today}
 				buying={p.buying}
 				{currency}
 				handbook="{base}/handbook/{data.kind.id}"

@@ -2,41 +2,46 @@
 	/** No way is as sure as asked in time: what can be had instead. */
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { insteadOf } from '$lib/core/plan/instead.js';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { money } from '$lib/ui/say.js';
 	import { goes, sayAll } from './planSays.js';
+	import type { PageData } from './$types';
 	import type { PlannedWay } from './planSays.js';
 
 	interface Props {
 		ways: readonly PlannedWay[];
-		due: string;
+		want: PageData['want'];
+		/** Plants that are missing: fewer than wanted where some are on their way. */
 		target: number;
-		confidence: number;
+		today: string;
 		buying: number;
 		currency: string;
 		/** Where a price of one's own is set. */
 		handbook: string;
 	}
-	let { ways, due, target, confidence, buying, currency, handbook }: Props = $props();
-	const instead = $derived(insteadOf(ways, confidence));
+	let { ways, want, target, today, buying, currency, handbook }: Props = $props();
+	const instead = $derived(insteadOf(ways, want.confidence));
+	const later = $derived(instead.soonest?.earliest ? isoOf(instead.soonest.earliest.ready) : null);
 </script>
 
 <Note tone="harm" class="mt-4 bg-pane py-3">
 	<p class="text-lg font-semibold">
-		{instead.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(due)}.
+		{instead.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(want.due)}.
 	</p>
 	<ul class="mt-2 list-disc pl-5">
 		{#if instead.most?.fallback}
 			<li>
 				The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback.usually < 1
 					? 'but don’t count on any'
-					: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayAll(instead.most.fallback.probability, target, confidence)}`}.
+					: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayAll(instead.most.fallback.probability, target, want.confidence)}`}.
 			</li>
 		{/if}
-		{#if instead.soonest?.earliest}
+		{#if instead.soonest?.earliest && later}
 			<li>
-				As sure as you ask by {sayDate(isoOf(instead.soonest.earliest.ready))}: {instead.soonest.name}, {instead.soonest.earliest
-					.strike} struck on {sayDate(isoOf(instead.soonest.earliest.on))}.
+				As sure as you ask by {sayDate(later)}: {instead.soonest.name}, {instead.soonest.earliest.strike} struck on {sayDate(
+					isoOf(instead.soonest.earliest.on)
+				)}.
 			</li>
 		{/if}
 		<li>
@@ -44,4 +49,23 @@
 			<a href={handbook}>handbook</a>).
 		</li>
 	</ul>
+	{#if later}
+		<div class="mt-3">
+			<EntryForm
+				action="?/change"
+				submit="Have them by {sayDate(later)}"
+				{today}
+				dated={false}
+				noted={false}
+				seen={want.version}
+				quiet
+			>
+				<input type="hidden" name="due" value={later} />
+				<input type="hidden" name="target" value={want.target} />
+				<input type="hidden" name="confidence" value={Math.round(want.confidence * 100)} />
+				<input type="hidden" name="place_id" value={want.placeId ?? ''} />
+				<input type="hidden" name="label" value={want.label} />
+			</EntryForm>
+		</div>
+	{/if}
 </Note>

@@ -1,15 +1,13 @@
 <script lang="ts">
 	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
-	import Note from '$lib/ui/Note.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
-	import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
-	import { cmFromInches, inchesFromCm, metresFromFeet, sayArea } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import { PURPOSE_WORDS } from '$lib/ui/say.js';
+	import GroundFields from './GroundFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -18,49 +16,13 @@
 	let purpose = $state<Purpose>('plants');
 	let kindId = $derived(data.kind);
 	let target = $state(10);
-	let length = $state('');
-	let width = $state('');
-	let area = $state('');
-	let slope = $state('0');
-	let spacing = $state('');
-	let rows = $state('1');
-	let pattern = $state('triangular');
-	let spares = $state(0);
+	/** Plants that the measured ground asks for; null while it is not measured. */
+	let onGround = $state<number | null>(null);
 	let due = $state('');
 	let confidence = $state(90);
 
-	const us = $derived(data.garden.units.length === 'us');
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
-	const shortUnit = $derived(us ? 'in' : 'cm');
-	const longUnit = $derived(us ? 'ft' : 'm');
-	const num = (text: string | number) => Number(String(text).replace(',', '.') || Number.NaN);
-	const spacingCm = $derived(spacing === '' ? (kind?.spacingCm ?? Number.NaN) : us ? cmFromInches(num(spacing)) : num(spacing));
-	const metres = (text: string) => (text === '' ? undefined : us ? metresFromFeet(num(text)) : num(text));
-	const reckoned = $derived.by(() => {
-		if (purpose === 'hedge') {
-			const r = hedgeCount({
-				lengthM: metres(length) ?? Number.NaN,
-				spacingCm,
-				rows: rows === '2' ? 2 : 1,
-				spares
-			});
-			return r.ok ? { count: r.value, say: '' } : null;
-		}
-		if (purpose === 'bed') {
-			const areaM2 = area === '' ? undefined : us ? num(area) * 0.09290304 : num(area);
-			const r = bedCount({
-				areaM2,
-				widthM: metres(width),
-				lengthM: metres(length),
-				slopeDeg: num(slope),
-				spacingCm,
-				pattern: pattern === 'square' ? 'square' : 'triangular',
-				spares
-			});
-			return r.ok ? { count: r.value.count, say: ` on ${sayArea(r.value.areaM2, data.garden.units)} of ground` } : null;
-		}
-		return null;
-	});
+	const measured = $derived(purpose === 'hedge' || purpose === 'bed');
 	$effect(() => {
 		if (purpose === 'keep') {
 			due = data.afterWinter;
@@ -90,64 +52,8 @@
 					{/each}
 				</div>
 			</fieldset>
-			{#if purpose === 'hedge'}
-				<div class="grid gap-4 sm:grid-cols-2">
-					<Field label="Length of the hedge" name="length" bind:value={length} unit={longUnit} numeric />
-					<Field
-						label="Spacing"
-						name="spacing"
-						bind:value={spacing}
-						unit={shortUnit}
-						numeric
-						hint={kind
-							? `Left blank: ${us ? inchesFromCm(kind.spacingCm).toFixed(0) : kind.spacingCm} ${shortUnit}, the handbook’s`
-							: ''}
-					/>
-					<SelectField
-						label="Rows"
-						name="rows"
-						bind:value={rows}
-						items={[
-							{ value: '1', name: 'single' },
-							{ value: '2', name: 'two, staggered' }
-						]}
-					/>
-					<Stepper label="Spares for gaps" name="spares" bind:value={spares} max={500} />
-				</div>
-			{:else if purpose === 'bed'}
-				<div class="grid gap-4 sm:grid-cols-2">
-					<Field label="Area" name="area" bind:value={area} unit={us ? 'sq ft' : 'm²'} numeric hint="Or width and length below" />
-					<Field
-						label="Spacing"
-						name="spacing"
-						bind:value={spacing}
-						unit={shortUnit}
-						numeric
-						hint={kind
-							? `Left blank: ${us ? inchesFromCm(kind.spacingCm).toFixed(0) : kind.spacingCm} ${shortUnit}, the handbook’s`
-							: ''}
-					/>
-					<Field label="Width" name="width" bind:value={width} unit={longUnit} numeric />
-					<Field label="Length, as on a map" name="length" bind:value={length} unit={longUnit} numeric />
-					<Field
-						label="Slope of the length"
-						name="slope"
-						bind:value={slope}
-						unit="°"
-						numeric
-						hint="0 is level; the ground is longer than the map"
-					/>
-					<SelectField
-						label="Pattern"
-						name="pattern"
-						bind:value={pattern}
-						items={[
-							{ value: 'triangular', name: 'staggered, all neighbours alike' },
-							{ value: 'square', name: 'square' }
-						]}
-					/>
-					<Stepper label="Spares" name="spares" bind:value={spares} max={500} />
-				</div>
+			{#if purpose === 'hedge' || purpose === 'bed'}
+				<GroundFields {purpose} spacingCm={kind?.spacingCm ?? null} units={data.garden.units} bind:count={onGround} />
 			{:else}
 				<Stepper
 					label={purpose === 'keep' ? 'How many must be alive' : 'How many'}
@@ -156,12 +62,6 @@
 					min={1}
 					max={2000}
 				/>
-			{/if}
-			{#if reckoned}
-				<Note tone="now" class="bg-pane py-2">
-					<span class="figure">{reckoned.count}</span>
-					<span class="unit">{reckoned.count === 1 ? 'plant' : 'plants'}{reckoned.say}</span>
-				</Note>
 			{/if}
 			<Field label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" type="date" bind:value={due} />
 			<div>
@@ -190,7 +90,7 @@
 			base="/g/{data.garden.slug}"
 			kind={kindId}
 			{purpose}
-			target={purpose === 'hedge' || purpose === 'bed' ? (reckoned?.count ?? null) : target}
+			target={measured ? onGround : target}
 			{due}
 			{confidence}
 			currency={data.garden.currency}

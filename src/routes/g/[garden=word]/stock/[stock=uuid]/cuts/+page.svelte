@@ -26,7 +26,6 @@
 		pieces = p;
 		expected = e;
 	};
-	const inches = $derived(data.garden.units.length === 'us');
 	const say = (cm: number) => sayLength(cm, data.garden.units);
 	/** They have roots or stores already. */
 	const ROOTED: ReadonlySet<string> = new Set(['clump', 'sucker', 'tuber']);
@@ -83,7 +82,7 @@
 			sizeCm={s.sizeCm}
 			ageYears={s.ageYears}
 			chance={w.chance}
-			{inches}
+			units={data.garden.units}
 			{say}
 			{onresult}
 		/>
@@ -94,12 +93,12 @@
 			chance={w.chance}
 			heightCm={s.sizeCm ?? s.heightCm}
 			flat={w.wayId === 'nodal'}
-			{inches}
+			units={data.garden.units}
 			{say}
 			{onresult}
 		/>
 	{:else}
-		<OtherCuts cut={w.cut} tray={w.tray} chance={w.chance} {inches} {say} {onresult} />
+		<OtherCuts cut={w.cut} tray={w.tray} chance={w.chance} units={data.garden.units} {say} {onresult} />
 	{/if}
 {/key}
 {#if data.seed}<Note class="mt-6 max-w-prose">

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shortMeasure } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Note from '$lib/ui/Note.svelte';
 	/** A clump and its divisions, few and big or many and small. */
 	import { onMount, untrack } from 'svelte';
@@ -17,14 +19,14 @@
 		sizeCm: number | null;
 		ageYears: number | null;
 		chance: number;
-		inches: boolean;
+		units: UnitChoice;
 		say: (cm: number) => string;
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { stockId, usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, inches, say, onresult }: Props = $props();
-	const unit = $derived(inches ? 2.54 : 1);
+	let { stockId, usualCount, usualCm, spacingCm, sizeCm, ageYears, chance, units, say, onresult }: Props = $props();
+	const short = $derived(shortMeasure(units));
 	// What is typed over these stays, whatever is looked up meanwhile.
-	let across = $state(untrack(() => Math.round(((sizeCm ?? usualCm) / unit) * 10) / 10));
+	let across = $state(untrack(() => short.shown(sizeCm ?? usualCm, 1)));
 	let age = $state<number | null>(untrack(() => ageYears));
 	let points = $state<number | null>(null);
 	let dead = $state(0);
@@ -56,7 +58,7 @@
 		many: 'they flower a year later'
 	};
 	const clump = $derived<Clump>({
-		diameterCm: across * unit,
+		diameterCm: short.from(across),
 		ageYears: age ?? null,
 		points: points ?? null,
 		deadShare: (dead ?? 0) / 100,
@@ -113,7 +115,7 @@
 				The growing points set the number: each division keeps {AIMS[aim].points} at least.
 			</p>{/if}
 		<div class="mt-4 grid grid-cols-2 gap-3">
-			<NumberBox label={`Across, ${inches ? 'in' : 'cm'}`} step={1} bind:value={across} />
+			<NumberBox label={`Across, ${short.unit}`} step={1} bind:value={across} />
 			<NumberBox label="Age, years" bind:value={age} />
 			<NumberBox label="Growing points, if counted" min={1} bind:value={points} />
 			<NumberBox label="Dead middle, %" max={95} step={5} bind:value={dead} />
@@ -129,7 +131,7 @@
 			>
 		</div>
 		<Note tone="harm" class="mt-3">
-			A clump in wet soil is heavy: two people above {inches ? '51 lb' : '23 kg'} (NIOSH lifting equation, load constant).
+			A clump in wet soil is heavy: two people above {units.length === 'us' ? '51 lb' : '23 kg'} (NIOSH lifting equation, load constant).
 		</Note>
 	</div>
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { shortMeasure } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
 	import { Radio } from 'flowbite-svelte';
 	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
 	import { plural } from '$lib/ui/say.js';
@@ -12,33 +14,33 @@
 		cut: Cut;
 		tray: { lengthCm: number; widthCm: number };
 		chance: number;
-		inches: boolean;
+		units: UnitChoice;
 		say: (cm: number) => string;
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { cut, tray, chance, inches, say, onresult }: Props = $props();
-	const unit = $derived(inches ? 2.54 : 1);
+	let { cut, tray, chance, units, say, onresult }: Props = $props();
+	const short = $derived(shortMeasure(units));
 	let a = $state(6);
 	let b = $state(
 		untrack(() =>
 			cut.draws === 'leaf'
-				? Math.round((cut.cm?.[1] ?? 12) / unit)
+				? short.shown(cut.cm?.[1] ?? 12, 0)
 				: cut.draws === 'root'
-					? Math.round(20 / unit)
+					? short.shown(20, 0)
 					: cut.draws === 'layer'
-						? Math.round(60 / unit)
+						? short.shown(60, 0)
 						: 5
 		)
 	);
 	let c = $state(6);
 	let tug = $state<'resists' | 'gives'>('resists');
 	const whole = (n: number, most: number) => Math.max(0, Math.min(most, Math.floor(n || 0)));
-	const halves = $derived(leafHalves(whole(a, 500), Math.max(0, b * unit), tray, chance));
+	const halves = $derived(leafHalves(whole(a, 500), Math.max(0, short.from(b)), tray, chance));
 	const tips = $derived(leafTips(whole(a, 500), 13));
-	const roots = $derived(rootPieces(whole(a, 500), Math.max(0, b * unit), c));
+	const roots = $derived(rootPieces(whole(a, 500), Math.max(0, short.from(b)), c));
 	const tubers = $derived(byEyes({ all: whole(a, 500), sound: whole(b, 500), eyes: whole(c, 2000), each: 1 }));
-	const layered = $derived(whole(a, 500) * layers([{ lengthCm: b * unit, heightCm: c * unit }]));
-	const verdict = $derived(sucker(tug, Math.max(0, b * unit)));
+	const layered = $derived(whole(a, 500) * layers([{ lengthCm: short.from(b), heightCm: short.from(c) }]));
+	const verdict = $derived(sucker(tug, Math.max(0, short.from(b))));
 	const pieces = $derived(
 		cut.draws === 'leaf'
 			? halves.pieces
@@ -55,11 +57,11 @@
 	$effect(() => onresult(pieces, pieces * chance));
 	const names = $derived(
 		{
-			leaf: ['Leaves', `Leaf length, ${inches ? 'in' : 'cm'}`, ''],
-			root: ['Roots on the plant', `Length of each, ${inches ? 'in' : 'cm'}`, 'Thickness, mm'],
+			leaf: ['Leaves', `Leaf length, ${short.unit}`, ''],
+			root: ['Roots on the plant', `Length of each, ${short.unit}`, 'Thickness, mm'],
 			tuber: ['Tubers', 'Sound ones', 'Eyes on their necks'],
-			layer: ['Low shoots', `Length of each, ${inches ? 'in' : 'cm'}`, `Height they leave the plant, ${inches ? 'in' : 'cm'}`],
-			sucker: ['Suckers that look so', `Distance from the parent, ${inches ? 'in' : 'cm'}`, '']
+			layer: ['Low shoots', `Length of each, ${short.unit}`, `Height they leave the plant, ${short.unit}`],
+			sucker: ['Suckers that look so', `Distance from the parent, ${short.unit}`, '']
 		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker' | 'layer'] ?? ['How many', '', '']
 	);
 </script>
@@ -99,7 +101,7 @@
 	<p class="mt-3 max-w-prose text-lg">
 		{layered > 0
 			? 'They reach: under the ground and the tip up again.'
-			: `Too short to reach: from the plant to the ground takes ${say(c * unit)}, and ${say(25)} more to lie under and come up again.`}
+			: `Too short to reach: from the plant to the ground takes ${say(short.from(c))}, and ${say(25)} more to lie under and come up again.`}
 	</p>
 {:else}
 	<p class="mt-3 max-w-prose text-lg">

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { areaMeasure, sayDistance, shortMeasure } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { Checkbox, Input } from 'flowbite-svelte';
@@ -21,18 +23,18 @@
 		cut: Cut;
 		chance: number;
 		heightCm: number;
-		inches: boolean;
+		units: UnitChoice;
 		say: (cm: number) => string;
 		/** Canes and runners may be laid flat whole. */
 		flat: boolean;
 		/** Pieces that all stems give, and those of them expected to root. */
 		onresult: (pieces: number, expected: number) => void;
 	}
-	let { stockId, cut, chance, heightCm, inches, say, flat, onresult }: Props = $props();
-	const unit = $derived(inches ? 2.54 : 1);
-	const word = $derived(inches ? 'in' : 'cm');
+	let { stockId, cut, chance, heightCm, units, say, flat, onresult }: Props = $props();
+	const short = $derived(shortMeasure(units));
+	const surface = $derived(areaMeasure(units));
 	const usual = $derived(cut.cm?.[1] ?? 12);
-	const typed = (cm: number) => Math.round((cm / unit) * 10) / 10;
+	const typed = (cm: number) => short.shown(cm, 1);
 	const fresh = () => {
 		const long =
 			cut.draws === 'basal'
@@ -42,7 +44,7 @@
 					: Math.max(usual * 1.6, Math.min(70, heightCm * 0.45));
 		return {
 			count: 1,
-			long: Math.round(long / unit),
+			long: short.shown(long, 0),
 			gap: typed(cut.internode_cm ?? Math.max(1, usual / ((cut.nodes?.[0] ?? 2) + 1))),
 			nodes: '',
 			// A shoot from the base is of this spring throughout.
@@ -79,18 +81,18 @@
 	const keeps = $derived(cutOff || rules.sliver ? 0 : PARENT_KEEPS);
 	const plans = $derived(
 		stems.map((s) => {
-			const lengthCm = s.long * unit;
+			const lengthCm = short.from(s.long);
 			const listed = s.nodes.trim()
 				? s.nodes
 						.split(/[\s;,]+/)
 						.filter(Boolean)
-						.map((t) => Number(t) * unit)
+						.map((t) => short.read(t) ?? Number.NaN)
 				: null;
 			const stem: Stem = {
 				lengthCm,
-				nodes: listed ?? (lengthCm > 0 ? usualNodes(lengthCm, s.gap * unit) : []),
-				woodyTo: s.woody * unit,
-				softFrom: Math.min(s.soft * unit, lengthCm),
+				nodes: listed ?? (lengthCm > 0 ? usualNodes(lengthCm, short.from(s.gap)) : []),
+				woodyTo: short.from(s.woody),
+				softFrom: Math.min(short.from(s.soft), lengthCm),
 				baseMm: s.base,
 				tipMm: s.tip,
 				flowering: s.flowering
@@ -115,7 +117,7 @@
 		plans.reduce(
 			(sum, p, i) => {
 				if (!p.ok) return sum;
-				const c = canes(p.count, p.stem.lengthCm, (stems[i]?.gap ?? 0) * unit);
+				const c = canes(p.count, p.stem.lengthCm, short.from(stems[i]?.gap ?? 0));
 				return { rowM: sum.rowM + c.rowM, shoots: sum.shoots + c.shoots };
 			},
 			{ rowM: 0, shoots: 0 }
@@ -123,9 +125,7 @@
 	);
 	// Struck where it is to grow: the surface asks for so many.
 	let area = $state(1);
-	const drift = $derived(
-		strikesInPlace(Math.max(0, Math.min(10_000, area || 0)) * (inches ? 0.09290304 : 1), cut.spread_cm, usual)
-	);
+	const drift = $derived(strikesInPlace(surface.from(Math.max(0, Math.min(10_000, area || 0))), cut.spread_cm, usual));
 	/** What scrolls sideways can be reached and scrolled by keys. */
 	const reachable = (node: HTMLElement) => {
 		node.tabIndex = 0;
@@ -205,13 +205,13 @@
 		<div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
 			<NumberBox label="Alike" max={500} bind:value={stems[i]!.count} />
 			{#each FIELDS as [key, name] (key)}
-				<NumberBox label={name} step={0.5} unit={word} bind:value={stems[i]![key]} />
+				<NumberBox label={name} step={0.5} unit={short.unit} bind:value={stems[i]![key]} />
 			{/each}
 		</div>
 		<Fold label="Measured nodes, thickness, flowers" class="mt-2">
 			<div class="grid gap-3 sm:grid-cols-[2fr_1fr_1fr]">
 				<label class="block"
-					><span class="block font-semibold">Nodes from the base, {word}</span><Input
+					><span class="block font-semibold">Nodes from the base, {short.unit}</span><Input
 						type="text"
 						class="w-full"
 						placeholder="4 9 13.5 19"
@@ -229,18 +229,16 @@
 {#if stems.length < 12}<Act class="mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</Act>{/if}
 {#if flat && laid.rowM > 0}
 	<p class="mt-4 max-w-prose text-lg">
-		Or laid flat whole: <strong>{inches ? `${Math.round(laid.rowM * 3.281)} ft` : `${Math.round(laid.rowM * 10) / 10} m`}</strong>
+		Or laid flat whole: <strong>{sayDistance(laid.rowM, units)}</strong>
 		of row, and about
 		<strong>{Math.round(laid.shoots)}</strong> shoots to cut apart once each has roots.
 	</p>
 {/if}
 {#if cut.set === 'place'}
 	<div class="mt-4 flex flex-wrap items-end gap-4">
-		<NumberBox label={`To cover, ${inches ? 'sq ft' : 'm²'}`} step={0.5} narrow bind:value={area} />
+		<NumberBox label={`To cover, ${surface.unit}`} step={0.5} narrow bind:value={area} />
 		<p class="pb-2 text-lg">
-			<strong>{drift.stalks}</strong> stalks {say(cut.spread_cm)} apart, {inches
-				? `${Math.round(drift.metres * 3.281)} ft`
-				: `${Math.round(drift.metres * 10) / 10} m`} of stalk in all.
+			<strong>{drift.stalks}</strong> stalks {say(cut.spread_cm)} apart, {sayDistance(drift.metres, units)} of stalk in all.
 		</p>
 	</div>
 {/if}
