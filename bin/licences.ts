@@ -1,5 +1,5 @@
 /** Lists the licence of every package that ships or builds Surculus, from the lock file: npm run licences. */
-import { readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './lib.js';
 
@@ -7,7 +7,16 @@ interface Locked {
 	version?: string;
 	license?: string;
 	dev?: boolean;
-	optional?: boolean;
+}
+
+/** What the licence's own text is, where the package only ships that. */
+function readLicence(path: string): string {
+	const file = join(ROOT, path, 'LICENSE');
+	const text = existsSync(file) ? readFileSync(file, 'utf8') : '';
+	if (/^MIT License|Permission is hereby granted, free of charge/m.test(text)) return 'MIT';
+	if (/Redistribution and use in source and binary forms/.test(text))
+		return /Neither the name/.test(text) ? 'BSD-3-Clause' : 'BSD-2-Clause';
+	return 'not said';
 }
 
 /** The text of docs/licences.md. */
@@ -15,12 +24,17 @@ export function licences(): string {
 	const lock = JSON.parse(readFileSync(join(ROOT, 'package-lock.json'), 'utf8')) as { packages: Record<string, Locked> };
 	const all = Object.entries(lock.packages)
 		.filter(([path]) => path !== '')
-		.map(([path, p]) => ({ name: path.split('node_modules/').at(-1)!, ...p }));
+		.map(([path, p]) => ({
+			name: path.split('node_modules/').at(-1)!,
+			version: p.version,
+			dev: p.dev,
+			license: p.license ?? readLicence(path)
+		}));
 	const table = (of: typeof all) => {
 		const by = new Map<string, Set<string>>();
 		for (const p of of) {
-			const names = by.get(p.license ?? 'not said') ?? new Set();
-			by.set(p.license ?? 'not said', names.add(`${p.name} ${p.version ?? ''}`.trim()));
+			const names = by.get(p.license) ?? new Set();
+			by.set(p.license, names.add(`${p.name} ${p.version ?? ''}`.trim()));
 		}
 		return [...by]
 			.sort(([a], [b]) => a.localeCompare(b))
