@@ -1,6 +1,7 @@
 /** Every screen of the sample garden: it opens, says something, and axe finds nothing, by day and by night, at both sizes. */
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, TODAY } from './app.js';
+import { hiddenFocus, tooSmall } from './targets.js';
 import { SCREENS } from '../src/lib/formats/screens.js';
 
 /** Each screen once, and some as they are with something asked of them. */
@@ -36,6 +37,10 @@ for (const width of [1280, 390])
 			await page.waitForLoadState('networkidle');
 			const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
 			expect(wide, `${path} scrolls sideways by`).toBeLessThanOrEqual(0);
+			// Fingers in wet gloves on a phone (WCAG 2.2, 2.5.8 asks for 24 px).
+			for (const small of await page.evaluate(tooSmall, width < 500 ? 44 : 24)) faults.push(`${path}: too small: ${small}`);
+			if (width < 500)
+				for (const hidden of await page.evaluate(hiddenFocus, 150)) faults.push(`${path}: under the bar: ${hidden}`);
 			// All that can be opened is open; then by night, where only the colours are others.
 			await page.evaluate(() => document.querySelectorAll('details').forEach((d) => (d.open = true)));
 			const day = await new AxeBuilder({ page }).withTags(TAGS).analyze();

@@ -38,7 +38,7 @@ function planOf(w: RoundWorld, today: DayNumber, from: DayNumber, to: DayNumber)
 	const eve = Math.max(today, from - 1);
 	// As it will stand on the eve, if all is done as it falls due until then. What comes again is the neighbour's.
 	const before = tasksOf(w, eve)
-		.due.filter((t) => t.every === null && t.work !== 'harden' && t.from <= to && t.by <= to)
+		.due.filter((t) => !t.straggling && t.every === null && t.work !== 'harden' && t.from <= to && t.by <= to)
 		.sort((a, b) => (place.get(a.placeId ?? '')?.walk ?? 1000) - (place.get(b.placeId ?? '')?.walk ?? 1000) || a.by - b.by);
 	const rows: Away['rows'] = [];
 	// Day by day, each care counted from its last time, as the neighbour would do it.

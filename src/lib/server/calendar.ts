@@ -14,7 +14,9 @@ export async function gardenCalendar(garden: Garden, origin: string): Promise<st
 	const w = await roundWorld(garden);
 	const now = dayNumber(garden.today);
 	const place = new Map(w.places.map((p) => [p.id, p.name]));
-	const due = [...tasksOf(w, now).due].sort((a, b) => a.from - b.from || a.by - b.by);
+	const due = tasksOf(w, now)
+		.due.filter((t) => !t.straggling)
+		.sort((a, b) => a.from - b.from || a.by - b.by);
 	return roundCalendar(
 		garden.data.name,
 		garden.id,

@@ -21,6 +21,8 @@ export interface Round {
 	/** Due by the end of the day viewed, and in the six days after. */
 	stops: RoundStop[];
 	week: RoundTask[];
+	/** What hardly will root any more, of the whole week: it costs no minutes, for nothing need be done. */
+	stragglers: RoundTask[];
 	/** Minutes of the week, repeats counted. */
 	minutes: number;
 	todayMinutes: number;
@@ -46,7 +48,8 @@ export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 
 function roundIn(w: RoundWorld, day: DayNumber): Round {
 	const { garden } = w;
-	const { due: all } = tasksOf(w, day);
+	const { due } = tasksOf(w, day);
+	const all = due.filter((t) => !t.straggling);
 	const place = new Map(w.places.map((p) => [p.id, p]));
 	const walkOf = (id: string | null) => place.get(id ?? '')?.walk ?? 1000;
 	const week = all.filter((t) => t.from <= day + WEEK);
@@ -68,6 +71,7 @@ function roundIn(w: RoundWorld, day: DayNumber): Round {
 	const budget = garden.data.minutes_per_week;
 	return {
 		stops,
+		stragglers: due.filter((t) => t.straggling && t.from <= day + WEEK),
 		week: week.filter((t) => t.from > day).sort((a, b) => a.from - b.from || walkOf(a.placeId) - walkOf(b.placeId)),
 		minutes: weekly.reduce((s, t) => s + t.minutes, 0),
 		todayMinutes: today.reduce((s, t) => s + t.minutes, 0),

@@ -13,6 +13,7 @@ import { roundOf } from './round.js';
 import { careId } from './roundTasks.js';
 import { seasonOf } from './season.js';
 import * as state from './store/state.js';
+import { noTreatment } from '../../testing/acts.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import { awaySheetPdf } from '$lib/formats/awaySheet.js';
 
@@ -83,6 +84,43 @@ describe('the round follows what is logged', () => {
 		await rebuild(DEMO_GARDEN);
 		const after = await roundOf(await garden(), dayNumber(TODAY));
 		expect(after.stops.map((s) => s.tasks.map((t) => t.key))).toEqual(before.stops.map((s) => s.tasks.map((t) => t.key)));
+	});
+
+	it('what hardly will root any more is one line, and stays away once it is left', async () => {
+		const id = uuidv7();
+		const struck = { kind_id: 'fuchsia', way_id: 'softwood', stock_id: null, want_id: null, place_id: null };
+		const look = (on: string, alive: number) => ({
+			id: uuidv7(),
+			kind: 'batch.checked' as const,
+			subjectId: id,
+			on,
+			data: { alive, rooted: 0, sign: 'none' }
+		});
+		const kind = (await kindsOf(await garden())).get('fuchsia')!;
+		const way = kind.ways.find((w) => w.cut !== 'clump')!;
+		const made = await record(writer, [
+			{
+				id,
+				kind: 'batch.struck',
+				subjectId: id,
+				on: '2026-05-10',
+				takesCode: true,
+				data: { ...struck, way_id: way.id, struck: 4, container: '', treatment: noTreatment }
+			},
+			...['2026-06-20', '2026-07-15', '2026-08-12'].map((on) => look(on, 4))
+		]);
+		expect(made.ok ? '' : JSON.stringify(made.problem)).toBe('');
+		const round = await roundOf(await garden(), dayNumber(TODAY));
+		const line = round.stragglers.find((t) => t.batchId === id)!;
+		expect(line.count).toBe(4);
+		expect(line.why).toContain('hardly root any more');
+		expect([...round.stops.flatMap((s) => s.tasks), ...round.week].some((t) => t.batchId === id && t.work === 'look')).toBe(
+			false
+		);
+		await log('care.put-off', { work: 'look', placeId: null, targets: [id] }, { until: addDays(TODAY, 28) });
+		expect((await roundOf(await garden(), dayNumber(TODAY))).stragglers.some((t) => t.batchId === id)).toBe(false);
+		const lost = { count: 4, why: 'no roots', planted: false };
+		expect((await record(writer, [{ id: uuidv7(), kind: 'batch.lost', subjectId: id, on: TODAY, data: lost }])).ok).toBe(true);
 	});
 
 	it('what a person saw moves the windows at once', async () => {

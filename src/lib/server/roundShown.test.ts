@@ -26,6 +26,7 @@ const task = (key: string, targets = 1): RoundTask => ({
 	every: null,
 	seen: null,
 	carried: [],
+	straggling: false,
 	log: 'tap'
 });
 const round = (perStop: number[], week: number, more: Partial<Round> = {}): Round => ({
@@ -40,6 +41,7 @@ const round = (perStop: number[], week: number, more: Partial<Round> = {}): Roun
 	todayMinutes: 0,
 	budget: 0,
 	mayWait: [],
+	stragglers: [],
 	later: [],
 	sky: { soil: '', damp: [], rain: null },
 	shelters: [],

@@ -16,9 +16,10 @@ export interface ShownTask extends Omit<RoundTask, 'targets'> {
 	many: string | null;
 }
 
-export interface ShownRound extends Omit<Round, 'stops' | 'week'> {
+export interface ShownRound extends Omit<Round, 'stops' | 'week' | 'stragglers'> {
 	stops: { placeId: string | null; placeName: string; minutes: number; tasks: ShownTask[] }[];
 	week: ShownTask[];
+	stragglers: ShownTask[];
 	/** Tasks due that are not shown, and the same of the week. */
 	hidden: number;
 	weekHidden: number;
@@ -49,6 +50,7 @@ export function shownRound(round: Round, rows: number): ShownRound {
 		...round,
 		stops,
 		week,
+		stragglers: round.stragglers.map(shown),
 		mayWait: round.mayWait.filter((key) => keys.has(key)),
 		hidden: round.stops.reduce((n, s) => n + s.tasks.length, 0) - (rows - left),
 		weekHidden: round.week.length - week.length

@@ -27,11 +27,13 @@ export interface RoundTask {
 	seen: number | null;
 	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
 	log: 'tap' | 'count' | 'bring' | 'page';
+	/** Pieces that hardly will root any more: told in one line of their own. */
+	straggling: boolean;
 	/** Of what is to be brought in: each plant, and the place that suits it. */
 	carried: readonly Carried[];
 }
 
-type Blank = 'carried' | 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
+type Blank = 'straggling' | 'carried' | 'code' | 'batchId' | 'chance' | 'ifNeedless' | 'ifMissed' | 'every' | 'seen' | 'log';
 const NONE: readonly Carried[] = [];
 /** A task with all its fields, written out: spreading some into each of thousands takes longer than working them out. */
 export const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>): RoundTask => ({
@@ -55,5 +57,6 @@ export const task = (t: Omit<RoundTask, Blank> & Partial<Pick<RoundTask, Blank>>
 	every: t.every ?? null,
 	seen: t.seen ?? null,
 	log: t.log ?? 'page',
+	straggling: t.straggling ?? false,
 	carried: t.carried ?? NONE
 });

@@ -199,6 +199,7 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			count: t.count,
 			minutes: t.minutes,
 			why: t.why,
+			straggling: t.straggling ?? false,
 			seen: b?.version ?? null,
 			log: COUNTED.has(t.kind) ? 'count' : 'page'
 		});

@@ -153,7 +153,7 @@
 					>
 					{at}{/if}
 			</p>
-			<div class="flex shrink-0 items-center gap-2">
+			<div class="relative z-10 flex shrink-0 items-center gap-2">
 				{#if mark !== now}
 					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}>Back to today</button>
 				{/if}
@@ -184,7 +184,7 @@
 				{width}
 				{height}
 				viewBox="0 0 {width} {height}"
-				class="block touch-none select-none cursor-ew-resize"
+				class="block touch-none select-none cursor-ew-resize {open ? '' : 'max-sm:-mt-4 max-sm:box-content max-sm:pt-4'}"
 				role="slider"
 				tabindex="0"
 				aria-label="Day shown on all screens"

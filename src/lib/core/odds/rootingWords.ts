@@ -19,9 +19,12 @@ export interface RootingFacts {
 /** The year is told where it is another. */
 const dayFrom = (today: DayNumber) => (day: DayNumber) => sayDate(isoOf(day), yearOf(day) !== yearOf(today));
 
+/** What hardly will root any more. */
+export const GIVEN_UP = 'given up';
+
 /** Heading in two or three words, for lists. */
 export function rootedWord(f: RootingFacts): string {
-	if (f.ever < 0.1 && f.now < 0.05) return 'given up';
+	if (f.ever < 0.1 && f.now < 0.05) return GIVEN_UP;
 	const share = f.ever > 0 ? f.now / f.ever : 0;
 	return share >= 0.8
 		? 'probably rooted'
@@ -35,7 +38,7 @@ export function rootedWord(f: RootingFacts): string {
 export function rootingSentence(f: RootingFacts): string {
 	const word = rootedWord(f);
 	const on = dayFrom(f.today);
-	if (word === 'given up')
+	if (word === GIVEN_UP)
 		return `The ${f.unrooted === 1 ? 'one' : f.unrooted} left will hardly root any more: fewer than 1 in 10. Give the room to others.`;
 	const head = {
 		'probably rooted': 'Probably rooted',

@@ -4,6 +4,7 @@ import { dayNumber, isoOf, sayDate } from '../dates.js';
 import type { Kind, StageName, WayProfile } from '../handbook/schema.js';
 import { inHand } from '../ledger/batch.js';
 import type { Batch } from '../ledger/batch.js';
+import { GIVEN_UP } from '../odds/rootingWords.js';
 import { walk } from '../plan/walk.js';
 import { afterGrowth } from '../season/season.js';
 import type { Season } from '../season/season.js';
@@ -28,6 +29,8 @@ export interface Task {
 	count: number;
 	minutes: number;
 	why: string;
+	/** Pieces that hardly will root: nothing to be done for them but to give them up. */
+	straggling?: boolean;
 }
 
 const base = { batchId: null, stockId: null, wantId: null, placeId: null };
@@ -40,6 +43,8 @@ const lookMinutes = (pieces: number) => 2 + pieces * 0.1;
 export interface RootingNews {
 	look: DayNumber | null;
 	giveUp: DayNumber | null;
+	/** As the bench has it: "given up", "probably rooted". */
+	word: string;
 	sentence: string;
 }
 
@@ -58,7 +63,7 @@ export interface TasksOf {
 	frost?: FrostSeen | null;
 }
 
-type Draft = Pick<Task, 'key' | 'kind' | 'from' | 'by' | 'count' | 'minutes' | 'why'>;
+type Draft = Pick<Task, 'key' | 'kind' | 'from' | 'by' | 'count' | 'minutes' | 'why' | 'straggling'>;
 
 /** Work that a batch asks for by `until`. */
 export function batchTasks(t: TasksOf): Task[] {
@@ -143,6 +148,17 @@ function lookTask(t: TasksOf): Draft | null {
 	const struck = dayNumber(batch.struckOn!);
 	const last = dayNumber(batch.lastOn ?? batch.struckOn!);
 	const after = (days: number) => (rooting.grows === 'always' ? struck + days : afterGrowth(t.season, struck, days));
+	if (news?.word === GIVEN_UP)
+		return {
+			key: `straggling:${batch.id}:${last}`,
+			kind: 'look',
+			from: last + LEAST_BETWEEN_LOOKS,
+			by: last + 4 * LEAST_BETWEEN_LOOKS,
+			count: batch.unrooted,
+			minutes: lookMinutes(batch.unrooted),
+			why: news.sentence,
+			straggling: true
+		};
 	// By what is known of its roots; else first when half should have rooted, then every ten days or so, for each look disturbs.
 	const due = news ? news.look : Math.max(after(rooting.days[1]), last + 10);
 	if (due === null) return null;

@@ -76,6 +76,32 @@ export async function allWell(asked: Asked): Promise<Made | Refusing> {
 	};
 }
 
+/** One tap: what hardly will root any more is given up, for its room. */
+export async function gaveUp({ garden, f, frame }: Asked): Promise<Made | Refusing> {
+	const acts: Act[] = [];
+	const codes: string[] = [];
+	let pieces = 0;
+	// Each as it was shown: batch, entries that it had, pieces.
+	for (const [i, told] of f.all('straggler').entries()) {
+		const [id = '', seen, count] = told.split(' ');
+		const batch = isId(id) ? await guarded(() => state.batchById(database(), garden.id, id)) : null;
+		if (!batch) return noBatch();
+		codes.push(batch.code);
+		pieces += Number(count);
+		acts.push({
+			...frame,
+			id: i === 0 ? frame.id : uuidv5(id, frame.id),
+			on: garden.today,
+			kind: 'batch.lost',
+			subjectId: id,
+			seen: Number(seen),
+			data: { count: Number(count), why: 'no roots', planted: false }
+		});
+	}
+	if (acts.length === 0) return noBatch();
+	return { acts, said: `${codes.join(', ')}: ${pieces} given up.` };
+}
+
 /** Counted where one stands. */
 export async function counted(asked: Asked): Promise<Made | Refusing> {
 	const { garden, f, frame } = asked;

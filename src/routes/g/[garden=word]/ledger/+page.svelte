@@ -2,7 +2,8 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { Table, TableBody, TableBodyCell, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { KINDS } from '$lib/core/ledger/entries.js';
 	import Field from '$lib/ui/Field.svelte';
@@ -65,36 +66,29 @@
 {#if data.rows.length === 0}
 	<p class="mt-8">{filtered ? 'Nothing in the ledger fits that.' : 'Nothing logged yet.'}</p>
 {:else}
-	<Table class="mt-4 w-full text-base text-ink" divClass="relative">
-		<TableHead class="bg-transparent text-note normal-case">
-			<TableHeadCell class="w-32 px-2 py-2">Day</TableHeadCell>
-			<TableHeadCell class="px-2 py-2">Entry</TableHeadCell>
-			<TableHeadCell class="w-20 px-2 py-2"><span class="sr-only">Undo</span></TableHeadCell>
-		</TableHead>
-		<TableBody>
-			{#each data.rows as e (e.id)}
-				<TableBodyRow class="border-rule bg-transparent align-top">
-					<TableBodyCell class="px-2 py-2 font-normal whitespace-nowrap text-faded">{sayDate(e.on)}</TableBodyCell>
-					<TableBodyCell class="px-2 py-2 font-normal wrap-anywhere whitespace-normal">
-						<span class={e.undone ? 'text-faded line-through' : ''}
-							>{#if link(e)}<a class="hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span
-						>
-						{#if e.undone}<span class="note"> undone</span>{/if}
-						{#if e.note}<span class="note block max-w-prose whitespace-pre-wrap" dir="auto"
-								>{e.note.length > 400 ? `${e.note.slice(0, 400)} …` : e.note}</span
-							>{/if}
-					</TableBodyCell>
-					<TableBodyCell class="px-2 py-0 text-right">
-						{#if !e.undone}<button
-								class="min-h-11 px-2 font-normal text-leaf underline underline-offset-4"
-								aria-label="Undo: {e.line}"
-								onclick={() => undoEntry(base, e.id)}>Undo</button
-							>{/if}
-					</TableBodyCell>
-				</TableBodyRow>
-			{/each}
-		</TableBody>
-	</Table>
+	<Rows class="mt-4" heads={['Day', 'Entry', { name: 'Undo', silent: true }]} rows={data.rows} key={(e) => e.id}>
+		{#snippet cells(e: (typeof data.rows)[number])}
+			<TableBodyCell class="w-32 py-3 whitespace-nowrap text-faded">{sayDate(e.on)}</TableBodyCell>
+			<TableBodyCell class="py-0 wrap-anywhere">
+				<p class="flex min-h-11 flex-wrap items-center gap-x-2">
+					<span class={e.undone ? 'text-faded line-through' : ''}
+						>{#if link(e)}<a class="lone no-underline hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span
+					>
+					{#if e.undone}<span class="note">undone</span>{/if}
+				</p>
+				{#if e.note}<span class="note block max-w-prose whitespace-pre-wrap" dir="auto"
+						>{e.note.length > 400 ? `${e.note.slice(0, 400)} …` : e.note}</span
+					>{/if}
+			</TableBodyCell>
+			<TableBodyCell class="w-20 py-0 text-right">
+				{#if !e.undone}<button
+						class="min-h-11 min-w-11 px-2 text-leaf underline underline-offset-4"
+						aria-label="Undo: {e.line}"
+						onclick={() => undoEntry(base, e.id)}>Undo</button
+					>{/if}
+			</TableBodyCell>
+		{/snippet}
+	</Rows>
 	<nav class="mt-4 flex gap-3" aria-label="Pages">
 		{#if !data.first}<Act href={withParam('after', null)}>Newest</Act>{/if}
 		{#if data.next}<Act href={withParam('after', data.next)}>Older</Act>{/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -128,29 +130,22 @@
 		{/if}
 		{#if p.materials.length}
 			<h2 class="mt-6 border-b border-ink pb-1">Mix</h2>
-			<table class="w-full">
-				<thead
-					><tr class="border-b border-rule text-left"
-						><th class="py-1">Material</th><th class="text-right">Needed</th><th class="text-right">At hand</th><th
-							class="text-right">Buy</th
-						></tr
-					></thead
-				>
-				<tbody>
-					{#each p.materials as m (m.id)}
-						<tr class="border-b border-rule align-top">
-							<td class="py-2">{m.name}</td>
-							<td class="text-right text-lg font-semibold whitespace-nowrap">{volume(m.litres)}</td>
-							<td class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</td>
-							<td class="pl-4 text-right whitespace-nowrap">
-								{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
-										class="note block">{money(m.buy.cost, data.garden.currency)}</span
-									>{:else}{volume(m.short)} to be found{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<Rows
+				heads={['Material', { name: 'Needed', end: true }, { name: 'At hand', end: true }, { name: 'Buy', end: true }]}
+				rows={p.materials}
+				key={(m) => m.id}
+			>
+				{#snippet cells(m: (typeof p.materials)[number])}
+					<TableBodyCell>{m.name}</TableBodyCell>
+					<TableBodyCell class="text-right text-lg font-semibold whitespace-nowrap">{volume(m.litres)}</TableBodyCell>
+					<TableBodyCell class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</TableBodyCell>
+					<TableBodyCell class="text-right whitespace-nowrap">
+						{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
+								class="note block">{money(m.buy.cost, data.garden.currency)}</span
+							>{:else}{volume(m.short)} to be found{/if}
+					</TableBodyCell>
+				{/snippet}
+			</Rows>
 			<p class="note mt-1">
 				Shrinkage is allowed for: fines fall between coarse grains. Wet dry mixes before you stir them, and do not breathe the
 				dust: potting mixes can carry Legionella.

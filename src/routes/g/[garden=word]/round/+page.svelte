@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Progressbar } from 'flowbite-svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
@@ -6,6 +7,7 @@
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import { sayAge } from '$lib/ui/say.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
+	import Stragglers from './Stragglers.svelte';
 	import TaskRow from './TaskRow.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -45,9 +47,13 @@
 				<span class="figure">{Math.round(round.todayMinutes)}</span>
 				<span class="unit">min today; {sayMinutes(round.minutes)} this week of the {sayMinutes(round.budget)} you give</span>
 			</p>
-			<div class="mt-1 h-2 border border-ink" aria-hidden="true">
-				<div class="h-full {over ? 'bg-madder' : 'bg-leaf'}" style:width="{share * 100}%"></div>
-			</div>
+			<Progressbar
+				progress={share * 100}
+				size="h-2"
+				class="mt-1"
+				classes={{ label: over ? 'bg-madder' : 'bg-leaf' }}
+				aria-hidden="true"
+			/>
 			{#if over}
 				<p class="note mt-1">
 					{round.mayWaitInAll
@@ -58,14 +64,6 @@
 		</div>
 	{/if}
 </div>
-<p class="no-print mt-3 flex flex-wrap gap-x-6 gap-y-1">
-	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/away">Away</a>
-	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/walk">Order of the walk</a>
-	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/round/round.ics" data-sveltekit-reload
-		>Save as a calendar file</a
-	>
-	<a class="flex min-h-11 items-center underline underline-offset-4" href="{base}/weather">Weather</a>
-</p>
 {#if data.away}
 	<Note tone="now" class="mt-4">
 		Away {sayDate(data.away.from)} to {sayDate(data.away.to)}:
@@ -107,6 +105,10 @@
 </ol>
 <MoreRows rows={data.rows} hidden={round.hidden} of={['task', 'tasks']} />
 
+{#if round.stragglers.length}
+	<Stragglers tasks={round.stragglers} {base} today={data.garden.today} isToday={data.isToday} />
+{/if}
+
 {#if round.week.length}
 	<section class="border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
 		<div class="mb-2">
@@ -130,10 +132,17 @@
 				<li class="flex gap-4 py-2">
 					<span class="w-28 shrink-0 text-faded">{sayDate(item.on, dayNumber(item.on) - dayNumber(data.viewed) > 300)}</span><a
 						href="{base}/{item.link}"
-						class="underline underline-offset-4">{item.title}</a
+						class="lone">{item.title}</a
 					>
 				</li>
 			{/each}
 		</ul>
 	</section>
 {/if}
+
+<p class="no-print mt-6 flex flex-wrap gap-x-6 gap-y-1 border-t border-ink pt-2">
+	<a class="lone" href="{base}/round/away">Away</a>
+	<a class="lone" href="{base}/round/walk">Order of the walk</a>
+	<a class="lone" href="{base}/round/round.ics" data-sveltekit-reload>Save as a calendar file</a>
+	<a class="lone" href="{base}/weather">Weather</a>
+</p>

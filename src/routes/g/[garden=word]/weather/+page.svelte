@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
 	import { tone } from '$lib/ui/tones.js';
 	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayOddsShort } from '$lib/core/odds/words.js';
@@ -191,27 +193,26 @@
 			option={fan}
 		/>
 		<div class="overflow-x-auto">
-			<table class="w-full">
-				<caption class="pb-1 text-left font-semibold">The nights ahead</caption>
-				<thead>
-					<tr class="border-b border-ink text-left"
-						><th class="pr-4">Night of</th><th class="pr-4">Likely low <span class="font-normal">(1 in 10: below)</span></th><th
-							class="pr-4">Freezes</th
-						><th class="pr-4">At {minus(shown(-2.2))} {degrees}</th><th>Air draws</th></tr
-					>
-				</thead>
-				<tbody>
-					{#each v.nights as n (n.on)}
-						<tr class="border-b border-rule">
-							<td class="py-1 pr-4">{sayDate(n.on, false)}</td>
-							<td class="pr-4">{n.middle === null ? 'as usual' : `${t(n.middle)} (${t(n.cold!)})`}</td>
-							<td class="pr-4 {n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}">{odds(n.freeze)}</td>
-							<td class="pr-4">{odds(n.hard)}</td>
-							<td>{n.et0.toFixed(1)} mm</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<Rows
+				caption="The nights ahead"
+				heads={[
+					'Night of',
+					{ name: 'Likely low', note: '1 in 10: below' },
+					'Freezes',
+					`At ${minus(shown(-2.2))} ${degrees}`,
+					'Air draws'
+				]}
+				rows={v.nights}
+				key={(n) => n.on}
+			>
+				{#snippet cells(n: (typeof v.nights)[number])}
+					<TableBodyCell>{sayDate(n.on, false)}</TableBodyCell>
+					<TableBodyCell>{n.middle === null ? 'as usual' : `${t(n.middle)} (${t(n.cold!)})`}</TableBodyCell>
+					<TableBodyCell class={n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}>{odds(n.freeze)}</TableBodyCell>
+					<TableBodyCell>{odds(n.hard)}</TableBodyCell>
+					<TableBodyCell>{n.et0.toFixed(1)} mm</TableBodyCell>
+				{/snippet}
+			</Rows>
 		</div>
 	</section>
 {/if}
@@ -229,28 +230,29 @@
 <section class="mt-8 grid gap-8 border-t border-ink pt-5">
 	<div class="overflow-x-auto">
 		<h2>Last and first frost</h2>
-		<table class="mt-2 w-full">
-			<thead>
-				<tr class="border-b border-ink text-left align-bottom"
-					><th class="pr-4">Nights of</th>{#each QUANTILES as q (q)}<th class="pr-4"
-							>last is over by<br /><span class="font-normal">{q}</span></th
-						>{/each}{#each QUANTILES as q (q)}<th class="pr-4">first has come by<br /><span class="font-normal">{q}</span></th
-						>{/each}<th class="pr-4">Days between</th><th>Next ten nights</th></tr
-				>
-			</thead>
-			<tbody>
-				{#each v.frost as f (f.threshold)}
-					<tr class="border-b border-rule align-top">
-						<td class="py-1 pr-4 font-semibold whitespace-nowrap">{minus(shown(f.threshold))} {degrees}</td>
-						{#each [...f.last, ...f.first] as q, i (i)}
-							<td class="pr-4 whitespace-nowrap">{day(q.seen)}<br /><span class="note">fitted {day(q.fitted)}</span></td>
-						{/each}
-						<td class="pr-4">{f.free ?? 'all year'}</td>
-						<td>{odds(f.soon)}</td>
-					</tr>
+		<Rows
+			class="mt-2"
+			heads={[
+				'Nights of',
+				...QUANTILES.map((q) => ({ name: `Last is over by, ${q}` })),
+				...QUANTILES.map((q) => ({ name: `First has come by, ${q}` })),
+				'Days between',
+				'Next ten nights'
+			]}
+			rows={v.frost}
+			key={(f) => f.threshold}
+		>
+			{#snippet cells(f: (typeof v.frost)[number])}
+				<TableBodyCell class="font-semibold whitespace-nowrap">{minus(shown(f.threshold))} {degrees}</TableBodyCell>
+				{#each [...f.last, ...f.first] as q, i (i)}
+					<TableBodyCell class="whitespace-nowrap"
+						>{day(q.seen)}<br /><span class="note">fitted {day(q.fitted)}</span></TableBodyCell
+					>
 				{/each}
-			</tbody>
-		</table>
+				<TableBodyCell>{f.free ?? 'all year'}</TableBodyCell>
+				<TableBodyCell>{odds(f.soon)}</TableBodyCell>
+			{/snippet}
+		</Rows>
 		<form method="GET" class="no-print mt-4 flex max-w-sm items-end gap-3" data-sveltekit-noscroll>
 			{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
 			<Field label="Another temperature" name="threshold" numeric value={data.threshold} unit={degrees} />

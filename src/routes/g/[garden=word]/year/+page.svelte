@@ -78,8 +78,9 @@
 				{#each r.ways as w, i (w.id)}
 					<div class="grid grid-cols-1 items-center gap-x-6 sm:grid-cols-[16rem_1fr]">
 						<p class="leading-tight">
-							{#if i === 0}<a class="font-semibold underline-offset-4 hover:underline" href="{base}/handbook/{r.id}">{r.common}</a
-								>{:else}<span class="hidden sm:inline">&nbsp;&nbsp;</span>{/if}
+							{#if i === 0}<a class="lone font-semibold" href="{base}/handbook/{r.id}">{r.common}</a>{:else}<span
+									class="hidden sm:inline">&nbsp;&nbsp;</span
+								>{/if}
 							<span class="note">{w.name}</span>
 						</p>
 						<SuitBar

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
@@ -42,7 +43,7 @@
 </script>
 
 <svelte:head><title>{b.code} {b.kindName}{b.form ? `, ${b.form}` : ''} · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/bench">Bench</a></p>
+<Trail to="{base}/bench" name="Bench" />
 <div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
 	<div>
 		<h1>

@@ -57,7 +57,7 @@
 		<ol class="mt-2 list-decimal space-y-1 pl-5">
 			{#each data.way.how as step (step)}<li>{step}</li>{/each}
 		</ol>
-		<p class="mt-2"><a href="{base}/guide/{b.kindId}/{b.wayId}">The cut drawn to scale, step by step</a></p>
+		<p class="mt-2"><a class="lone" href="{base}/guide/{b.kindId}/{b.wayId}">The cut drawn to scale, step by step</a></p>
 		<p class="mt-2"><strong>Signs:</strong> {data.way.signs}</p>
 		<p class="mt-1"><strong>Then:</strong> {data.way.then}</p>
 		<p class="note mt-1">

@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
 	import { plural } from '$lib/ui/say.js';
 	import { trialSentence } from '$lib/core/evidence/trial.js';
 	import { byGroup, byRow, dealOut } from '$lib/core/ledger/tray.js';
@@ -98,23 +100,21 @@
 			</p>
 		{/if}
 		{#if results.length}
-			<table class="mt-3 w-full max-w-lg">
-				<caption class="sr-only">What came of each treatment</caption>
-				<thead
-					><tr class="border-b border-ink text-left"
-						><th class="py-1">Treatment</th><th>Rooted</th><th>Lost</th><th>Not yet</th></tr
-					></thead
-				>
-				<tbody>
-					{#each results as r, g (r.group)}
-						<tr class="border-b border-rule"
-							><td class="py-2">{String.fromCharCode(65 + g)} · {r.group}</td><td>{r.rooted}</td><td>{r.lost}</td><td
-								>{r.waiting}</td
-							></tr
-						>
-					{/each}
-				</tbody>
-			</table>
+			<Rows
+				class="mt-3 max-w-lg"
+				caption="What came of each treatment"
+				silent
+				heads={['Treatment', 'Rooted', 'Lost', 'Not yet']}
+				rows={results}
+				key={(r) => r.group}
+			>
+				{#snippet cells(r: (typeof results)[number], i: number)}
+					<TableBodyCell>{String.fromCharCode(65 + i)} · {r.group}</TableBodyCell>
+					<TableBodyCell>{r.rooted}</TableBodyCell>
+					<TableBodyCell>{r.lost}</TableBodyCell>
+					<TableBodyCell>{r.waiting}</TableBodyCell>
+				{/snippet}
+			</Rows>
 			{#if sentence}<p class="mt-2 max-w-prose">{sentence}</p>{/if}
 		{/if}
 	{:else if laying}

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
+	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -28,7 +31,7 @@
 </script>
 
 <svelte:head><title>{k.common} · Handbook</title></svelte:head>
-<p class="note"><a href="{base}/handbook">Handbook</a></p>
+<Trail to="{base}/handbook" name="Handbook" />
 <div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
 	<div>
 		<h1>{k.common}</h1>
@@ -184,30 +187,25 @@
 				{/each}
 			</div>
 			<div>
-				<table class="w-full">
-					<thead
-						><tr class="border-b border-ink"
-							><th class="py-1 pr-3">Until</th><th class="pr-3">Days</th><th class="pr-3">Of 100 pass</th><th class="pr-3"
-								>With yours</th
-							><th class="hidden pr-3 sm:table-cell">In</th><th class="hidden sm:table-cell">Source</th></tr
-						></thead
-					>
-					<tbody>
-						{#each w.stages as s (s.to)}
-							<tr class="border-b border-rule align-top">
-								<td class="py-1.5 pr-3 font-semibold"
-									>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden">{s.container}. {data.sources[s.src]}.</span
-									></td
-								>
-								<td class="pr-3 whitespace-nowrap">{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</td>
-								<td class="pr-3">{Math.round(s.chance * 100)}</td>
-								<td class="pr-3">{s.counted ? `${Math.round(s.own * 100)} (${s.passed} of your ${s.counted})` : '–'}</td>
-								<td class="hidden pr-3 sm:table-cell">{s.container}</td>
-								<td class="note hidden sm:table-cell">{data.sources[s.src]}</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
+				<Rows
+					heads={['Until', 'Days', 'Of 100 pass', 'With yours', { name: 'In', wide: true }, { name: 'Source', wide: true }]}
+					rows={w.stages}
+					key={(s) => s.to}
+				>
+					{#snippet cells(s: (typeof w.stages)[number])}
+						<TableBodyCell class="font-semibold"
+							>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden">{s.container}. {data.sources[s.src]}.</span
+							></TableBodyCell
+						>
+						<TableBodyCell class="whitespace-nowrap"
+							>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</TableBodyCell
+						>
+						<TableBodyCell>{Math.round(s.chance * 100)}</TableBodyCell>
+						<TableBodyCell>{s.counted ? `${Math.round(s.own * 100)} (${s.passed} of your ${s.counted})` : '–'}</TableBodyCell>
+						<TableBodyCell class="hidden sm:table-cell">{s.container}</TableBodyCell>
+						<TableBodyCell class="note hidden sm:table-cell">{data.sources[s.src]}</TableBodyCell>
+					{/snippet}
+				</Rows>
 				{#each w.forms as f (f.form)}<p class="mt-2">{sayForm(f.form, f.counted, STAGE_WORDS[w.stages[0]!.to])}</p>{/each}
 			</div>
 		</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import { Checkbox, Textarea } from 'flowbite-svelte';
 	// Who: a gardener whose plant the book lacks, label in hand. Question: what does it behave like, and what is different?
 	// Computed: all that plans need, taken from that kind. Biggest: the kind it begins from, with its ways to keep.
@@ -56,7 +57,7 @@
 </script>
 
 <svelte:head><title>{mine ? `Change ${mine.common}` : 'A kind of your own'} · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/handbook">Handbook</a></p>
+<Trail to="{base}/handbook" name="Handbook" />
 <div class="max-w-2xl">
 	<h1>{mine ? `Change ${mine.common}` : 'A kind of your own'}</h1>
 	<p class="mt-1 text-faded">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	/** Where the handbook's figures come from: how many rest on what, and what a remembered chance is taken to be worth. */
 	import { plural } from '$lib/ui/say.js';
@@ -10,7 +11,7 @@
 </script>
 
 <svelte:head><title>Sources · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/handbook">Handbook</a></p>
+<Trail to="{base}/handbook" name="Handbook" />
 <h1>
 	{remembered > data.total / 2
 		? 'Most figures are from memory: your own counts soon outweigh them'

@@ -37,7 +37,7 @@
 			<ul class="ruled mt-3 max-w-3xl">
 				{#each data.away.before as task (task.key)}
 					<li class="flex flex-wrap justify-between gap-x-4 py-2">
-						<a class="underline underline-offset-4" href="{base}/{task.link}">{task.title}</a>
+						<a class="lone" href="{base}/{task.link}">{task.title}</a>
 						<span class="note">by {sayDate(isoOf(task.by), false)}, {sayMinutes(Math.max(1, task.minutes))}</span>
 					</li>
 				{/each}

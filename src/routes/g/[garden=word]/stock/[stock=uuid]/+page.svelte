@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -16,7 +17,7 @@
 </script>
 
 <svelte:head><title>{s.kindName} · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/stock">Stock</a></p>
+<Trail to="{base}/stock" name="Stock" />
 <h1 class="mt-1">{s.kindName}{s.label ? `, ${s.label}` : ''}</h1>
 <p class="text-faded">
 	{s.count > 1 ? `${s.count} alike · ` : ''}{s.placeName || 'no place given'} · {s.condition}{s.size_cm

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	/**
@@ -123,7 +124,7 @@
 </script>
 
 <svelte:head><title>A list of plants · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/stock">Stock</a></p>
+<Trail to="{base}/stock" name="Stock" />
 <h1>{table.length ? `${plural(coming.length, ['plant', 'plants'])} will come in` : 'Bring in a list of your plants'}</h1>
 <p class="mt-2 max-w-prose">A table saved as CSV or XLSX: its first row names the columns, then comes a row for each plant.</p>
 <label class="mt-4 block font-semibold" for="list">The file</label>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -31,7 +32,7 @@
 
 <svelte:head><title>{want.target} {want.kindName} · {data.garden.name}</title></svelte:head>
 
-<p class="note"><a href="{base}/wants">Wants</a></p>
+<Trail to="{base}/wants" name="Wants" />
 <div class="mt-1 grid gap-6 border-b border-ink pb-6 md:grid-cols-[1fr_auto]">
 	<div>
 		<h1>{want.target} {want.kindName}{want.label ? `, ${want.label}` : ''}</h1>

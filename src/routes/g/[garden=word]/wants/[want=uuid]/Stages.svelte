@@ -1,5 +1,7 @@
 <script lang="ts">
 	/** What a plan asks stage by stage, and how it is done. */
+	import { TableBodyCell } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayArea, sayVolume } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -12,30 +14,26 @@
 		units: UnitChoice;
 	}
 	let { w, units }: Props = $props();
+	type Stage = NonNullable<PlannedWay['best']>['effort']['stages'][number];
 </script>
 
 <Fold label="Stage by stage, and how" class="mt-3">
 	<div>
-		<table class="mt-2 w-full">
-			<thead
-				><tr class="border-b border-ink"
-					><th class="py-1 pr-3">Until</th><th class="pr-3">Pieces</th><th class="pr-3">In</th><th
-						class="hidden pr-3 sm:table-cell">Room</th
-					><th class="hidden pr-3 sm:table-cell">Mix</th><th>About</th></tr
-				></thead
-			>
-			<tbody class="ruled">
-				{#each w.best!.effort.stages as s, i (i)}
-					<tr class="border-b border-rule"
-						><td class="py-1 pr-3">{STAGE_WORDS[s.to]}</td><td class="pr-3">{Math.round(s.entering)}</td><td class="pr-3"
-							>{s.open ? s.container : `${s.containers} × ${s.container}`}</td
-						><td class="hidden pr-3 sm:table-cell">{s.areaCm2 >= 50 ? sayArea(s.areaCm2 / 10_000, units) : '–'}</td><td
-							class="hidden pr-3 sm:table-cell">{s.litres ? sayVolume(s.litres, units) : '–'}</td
-						><td>{sayDate(isoOf(s.until))}</td></tr
-					>
-				{/each}
-			</tbody>
-		</table>
+		<Rows
+			class="mt-2"
+			heads={['Until', 'Pieces', 'In', { name: 'Room', wide: true }, { name: 'Mix', wide: true }, 'About']}
+			rows={w.best!.effort.stages}
+			key={(s) => `${s.to} ${s.until}`}
+		>
+			{#snippet cells(s: Stage)}
+				<TableBodyCell>{STAGE_WORDS[s.to]}</TableBodyCell>
+				<TableBodyCell>{Math.round(s.entering)}</TableBodyCell>
+				<TableBodyCell>{s.open ? s.container : `${s.containers} × ${s.container}`}</TableBodyCell>
+				<TableBodyCell class="hidden sm:table-cell">{s.areaCm2 >= 50 ? sayArea(s.areaCm2 / 10_000, units) : '–'}</TableBodyCell>
+				<TableBodyCell class="hidden sm:table-cell">{s.litres ? sayVolume(s.litres, units) : '–'}</TableBodyCell>
+				<TableBodyCell>{sayDate(isoOf(s.until))}</TableBodyCell>
+			{/snippet}
+		</Rows>
 	</div>
 	{#if w.tall}<p class="mt-3 max-w-prose">{w.tall.years} {w.tall.lift}</p>{/if}
 	<p class="mt-3">

@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { TableBodyCell, Checkbox } from 'flowbite-svelte';
+	import Rows from '$lib/ui/Rows.svelte';
+	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
-	import { Checkbox } from 'flowbite-svelte';
 	import Act from '$lib/ui/Act.svelte';
 	/**
 	 * Who: the gardener at a table with a file from a weather office or an own notebook. Question: is this
@@ -132,7 +134,7 @@
 </script>
 
 <svelte:head><title>Import weather · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/weather">Weather</a></p>
+<Trail to="{base}/weather" name="Weather" />
 <h1>Take in a weather record</h1>
 <p class="mt-1 max-w-2xl text-faded">
 	GHCN-Daily of the world’s weather offices (.dly, or CSV by station or year, also .gz), or any CSV with a date and temperatures.
@@ -292,23 +294,18 @@
 		{/if}
 		{#if first.length}
 			<div class="mt-5 overflow-x-auto">
-				<table class="text-left">
-					<caption class="pb-1 text-left font-semibold">The first days, as they will be kept</caption>
-					<thead
-						><tr class="border-b border-ink"
-							>{#each ['Day', 'Lowest °C', 'Highest °C', 'Rain mm'] as h (h)}<th class="pr-8">{h}</th>{/each}</tr
-						></thead
-					>
-					<tbody>
-						{#each first as d (d.day)}
-							<tr class="border-b border-rule"
-								><td class="pr-8">{sayDate(isoOf(d.day))}</td>{#each [d.low, d.high, d.rain] as v, i (i)}<td class="pr-8"
-										>{v === null ? '' : v.toFixed(1)}</td
-									>{/each}</tr
-							>
-						{/each}
-					</tbody>
-				</table>
+				<Rows
+					class="max-w-xl"
+					caption="The first days, as they will be kept"
+					heads={['Day', 'Lowest °C', 'Highest °C', 'Rain mm']}
+					rows={first}
+					key={(d) => d.day}
+				>
+					{#snippet cells(d: (typeof first)[number])}
+						<TableBodyCell>{sayDate(isoOf(d.day))}</TableBodyCell>
+						{#each [d.low, d.high, d.rain] as v, i (i)}<TableBodyCell>{v === null ? '' : v.toFixed(1)}</TableBodyCell>{/each}
+					{/snippet}
+				</Rows>
 			</div>
 			<div class="mt-6 flex max-w-xl flex-col gap-4">
 				<Field label="Call it" name="name" bind:value={name} maxlength={120} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -29,7 +30,7 @@
 </script>
 
 <svelte:head><title>{g.kind.common}, {g.way.name} · How to cut</title></svelte:head>
-<p class="note"><a href="{base}/handbook/{g.kind.id}">{g.kind.common}</a></p>
+<Trail to="{base}/handbook/{g.kind.id}" name={g.kind.common} />
 <div class="mt-1 flex flex-wrap items-end justify-between gap-4 border-b border-ink pb-3">
 	<div>
 		<h1>{g.kind.common}: {g.way.name}</h1>

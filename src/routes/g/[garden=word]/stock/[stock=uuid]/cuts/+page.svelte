@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { sayWindow } from '$lib/ui/say.js';
@@ -33,7 +34,7 @@
 </script>
 
 <svelte:head><title>{s.name}: what it gives · {data.garden.name}</title></svelte:head>
-<p class="note"><a href="{base}/stock/{s.id}">{s.name}</a></p>
+<Trail to="{base}/stock/{s.id}" name={s.name} />
 <h1 class="mt-1">What {s.name} gives</h1>
 {#if s.may.may !== 'yes'}<Note tone={s.may.may === 'no' ? 'harm' : 'now'} class="mt-2">
 		{s.may.sentence}

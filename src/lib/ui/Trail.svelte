@@ -1,0 +1,13 @@
+<script lang="ts">
+	/** The way back from a page to what it belongs to. */
+	import { Breadcrumb, BreadcrumbItem } from 'flowbite-svelte';
+	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
+	let { to, name }: { to: string; name: string } = $props();
+</script>
+
+<Breadcrumb ariaLabel="Where this belongs" class="no-print">
+	<BreadcrumbItem href={to}>
+		{#snippet icon()}<ChevronLeft size={18} class="text-faded" aria-hidden="true" />{/snippet}
+		{name}
+	</BreadcrumbItem>
+</Breadcrumb>
