@@ -17,6 +17,7 @@ import { outcome } from '../src/lib/core/odds/chain.js';
 import { strike } from '../src/lib/core/odds/strike.js';
 import { fillGarden } from '../bench/fillGarden.js';
 import { benchBench } from '../bench/atBench.js';
+import { benchVitals } from '../bench/vitals.js';
 import { benchSeason } from '../bench/season.js';
 
 const lines: string[] = [];
@@ -163,6 +164,7 @@ await app.close();
 const own = await openDemoApp();
 await benchSeason(own, tell, ms);
 await benchBench(own, tell, ms);
+await benchVitals(`${own.url}/g/three-alders`, tell);
 await own.close();
 
 // ── script of the first load

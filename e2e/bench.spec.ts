@@ -184,3 +184,29 @@ test('labels: a sheet for the printer, a code that opens the batch, a code of an
 	await page.getByRole('link', { name: 'It stands in Three Alders' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
 });
+
+test('several batches are chosen and one thing is done with them, and undone as one', async ({ app, page }) => {
+	await page.setViewportSize(SIZES[1]!);
+	await page.goto(`${app.demo}/bench`);
+	await page.getByRole('button', { name: 'Choose several' }).click();
+	const bar = page.getByRole('region', { name: 'Chosen batches' });
+	await expect(bar).toContainText('None chosen yet');
+	const boxes = page.getByRole('checkbox', { name: /^Choose / });
+	const codes: string[] = [];
+	for (const i of [0, 1, 2]) {
+		await boxes.nth(i).check();
+		codes.push(/[2-9A-Z]{3}-[2-9A-Z]/.exec((await boxes.nth(i).getAttribute('aria-label'))!)![0]);
+	}
+	await expect(bar).toContainText('3 batches chosen');
+	expect(await bar.getByRole('link', { name: 'Labels' }).getAttribute('href')).toContain(codes.join(','));
+	await bar.getByRole('button', { name: 'Move …' }).click();
+	await bar.getByLabel('Where to').selectOption({ label: 'Kitchen sill' });
+	await bar.getByRole('button', { name: /^Move [123]$/ }).click();
+	const said = page.getByRole('status').filter({ hasText: 'moved.' });
+	await expect(said).toContainText(/[123] batch(es)? moved\./);
+	await expect(bar).toBeHidden();
+	const rows = page.locator('main ul.long > li').filter({ hasText: new RegExp(codes.join('|')) });
+	await expect(rows.filter({ hasText: 'Kitchen sill' })).toHaveCount(Number(/\d/.exec((await said.textContent())!)![0]));
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(rows.filter({ hasText: 'Kitchen sill' })).toHaveCount(0);
+});

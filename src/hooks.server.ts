@@ -118,7 +118,11 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const toSignIn = no === SIGN_IN && SAFE.has(request.method) && !url.pathname.startsWith('/api/');
 	const response =
 		no === null
-			? await resolve(event, { transformPageChunk: ({ html }) => html.replace('%look%', lookOf(event.cookies.get(LOOK_COOKIE))) })
+			? await resolve(event, {
+					// Text and headings in our letters at the first paint; what lies beyond Latin comes when it is met.
+					preload: ({ type, path }) => type === 'js' || type === 'css' || /latin-wght-normal.*woff2$/.test(path),
+					transformPageChunk: ({ html }) => html.replace('%look%', lookOf(event.cookies.get(LOOK_COOKIE)))
+				})
 			: toSignIn
 				? new Response(null, {
 						status: 303,

@@ -3,7 +3,7 @@
 	import '@fontsource-variable/bricolage-grotesque';
 	import '../app.css';
 	import { navigating } from '$app/state';
-	import { ThemeProvider } from 'flowbite-svelte';
+	import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
 	import type { Snippet } from 'svelte';
 	import { theme } from '$lib/ui/theme.js';
 	let { children }: { children: Snippet } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** A whole action, a button or a link that looks like one: 48 px high, for wet gloves. */
-	import { Button } from 'flowbite-svelte';
+	import Button from 'flowbite-svelte/Button.svelte';
 	import type { ButtonProps } from 'flowbite-svelte';
 
 	type Props = ButtonProps & {

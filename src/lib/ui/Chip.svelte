@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** One of several to choose from, or several of many: a whole button to tap, filled when chosen. */
-	import { Button } from 'flowbite-svelte';
+	import Button from 'flowbite-svelte/Button.svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {

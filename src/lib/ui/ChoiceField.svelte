@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A choice out of many, by typing any of its names; a plain list until the page has come alive. */
 	import { Combobox } from 'bits-ui';
-	import { Label } from 'flowbite-svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
 	import { onMount } from 'svelte';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import Says from './Says.svelte';
@@ -68,7 +68,7 @@
 					<ChevronDown size={20} aria-hidden="true" />
 				</Combobox.Trigger>
 			</div>
-			<Combobox.Portal>
+			<Combobox.Portal disabled>
 				<Combobox.Content
 					sideOffset={2}
 					class="z-50 max-h-80 w-(--bits-combobox-anchor-width) overflow-y-auto border border-bottle bg-pane text-ink shadow-lg"

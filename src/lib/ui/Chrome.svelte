@@ -1,6 +1,11 @@
 <script lang="ts">
 	/** The bars of every screen: head with the garden's name, foot with the screens on a phone. One list of screens feeds both. */
-	import { BottomNav, BottomNavItem, Navbar, NavBrand, NavLi, NavUl } from 'flowbite-svelte';
+	import BottomNav from 'flowbite-svelte/BottomNav.svelte';
+	import BottomNavItem from 'flowbite-svelte/BottomNavItem.svelte';
+	import Navbar from 'flowbite-svelte/Navbar.svelte';
+	import NavBrand from 'flowbite-svelte/NavBrand.svelte';
+	import NavLi from 'flowbite-svelte/NavLi.svelte';
+	import NavUl from 'flowbite-svelte/NavUl.svelte';
 	import Footprints from '@lucide/svelte/icons/footprints';
 	import Target from '@lucide/svelte/icons/target';
 	import Shrub from '@lucide/svelte/icons/shrub';

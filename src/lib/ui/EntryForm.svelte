@@ -24,9 +24,22 @@
 		seen?: number | null;
 		quiet?: boolean;
 		children?: Snippet;
+		/** Id of what the form is about, where several say the same on their buttons. */
+		about?: string | undefined;
 		ondone?: () => void;
 	}
-	let { action, submit, today, dated = true, noted = true, seen = null, quiet = false, children, ondone }: Props = $props();
+	let {
+		action,
+		submit,
+		today,
+		dated = true,
+		noted = true,
+		seen = null,
+		quiet = false,
+		about,
+		children,
+		ondone
+	}: Props = $props();
 
 	// The client makes the entry's id: a form sent twice is one entry.
 	let id = $state(uuidv7());
@@ -100,6 +113,6 @@
 		</Note>
 	{/if}
 	<div>
-		<Act type="submit" main={!quiet} disabled={sending}>{sending ? 'Saving …' : submit}</Act>
+		<Act type="submit" main={!quiet} disabled={sending} aria-describedby={about}>{sending ? 'Saving …' : submit}</Act>
 	</div>
 </form>

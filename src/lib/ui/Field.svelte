@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Input, Label } from 'flowbite-svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
 	import Says from './Says.svelte';
 	import { problemFor } from './form.js';
 

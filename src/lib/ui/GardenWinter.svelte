@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The winter of a garden: told in a sentence where it is a guess, and every figure of it to be set by whoever knows better. */
-	import { Checkbox } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { zoneOf } from '$lib/core/units/index.js';
 	import Field from './Field.svelte';

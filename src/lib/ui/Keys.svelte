@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The keys that do something, told when a question mark is typed outside a field. */
-	import { Kbd, Modal } from 'flowbite-svelte';
+	import Kbd from 'flowbite-svelte/Kbd.svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
 
 	let open = $state(false);
 	const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [

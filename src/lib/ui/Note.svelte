@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Something to mind, told apart by a rule at its side and by its words. */
-	import { Alert } from 'flowbite-svelte';
+	import Alert from 'flowbite-svelte/Alert.svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Label, Textarea } from 'flowbite-svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
+	import Textarea from 'flowbite-svelte/Textarea.svelte';
 	const uid = $props.id();
 	let open = $state(false);
 </script>

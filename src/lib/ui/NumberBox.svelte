@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Input } from 'flowbite-svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
 	/** A number typed on the spot, reckoned with at once; not part of a form that is sent. */
 	import { numberOf } from './form.js';
 

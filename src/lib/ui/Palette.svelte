@@ -4,7 +4,7 @@
 	import { goto } from '$app/navigation';
 	import { tick } from 'svelte';
 	import MiniSearch from 'minisearch';
-	import { Modal } from 'flowbite-svelte';
+	import Modal from 'flowbite-svelte/Modal.svelte';
 	import { readCode } from '$lib/core/ledger/code.js';
 
 	interface Item {

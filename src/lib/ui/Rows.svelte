@@ -1,6 +1,11 @@
 <script lang="ts">
 	/** A table in our look: its heads, and a row of cells for each thing. Wide ones scroll in themselves, by keys too. */
-	import { Table, TableBody, TableBodyRow, TableHead, TableHeadCell } from 'flowbite-svelte';
+	import Table from 'flowbite-svelte/Table.svelte';
+	import TableBody from 'flowbite-svelte/TableBody.svelte';
+	import TableBodyRow from 'flowbite-svelte/TableBodyRow.svelte';
+	import TableHead from 'flowbite-svelte/TableHead.svelte';
+	import TableHeadCell from 'flowbite-svelte/TableHeadCell.svelte';
+	import { reachable } from './reachable.js';
 	import type { Snippet } from 'svelte';
 
 	/** "Days", or with a second line, right-aligned for numbers, or only where there is room. */
@@ -25,7 +30,7 @@
 	{#if caption}<caption class={silent ? 'sr-only' : 'pb-1 text-left font-semibold'}>{caption}</caption>{/if}
 {/snippet}
 
-<Table {captionSlot} class={cls}>
+<Table {captionSlot} class={cls} {@attach reachable}>
 	<TableHead>
 		{#each heads as h (of(h).name)}
 			{@const { name, note, end, wide, silent: unseen } = of(h)}

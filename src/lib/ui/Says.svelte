@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** Below a field: what is wrong with it, else what helps to fill it in. The field names it in `aria-describedby`. */
-	import { Helper } from 'flowbite-svelte';
+	import Helper from 'flowbite-svelte/Helper.svelte';
 
 	interface Props {
 		id: string;

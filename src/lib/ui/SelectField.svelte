@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Label, Select } from 'flowbite-svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
+	import Select from 'flowbite-svelte/Select.svelte';
 	import Says from './Says.svelte';
 	import { problemFor } from './form.js';
 

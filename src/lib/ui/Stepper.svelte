@@ -1,7 +1,8 @@
 <script lang="ts">
 	import Act from '$lib/ui/Act.svelte';
 	/** A count set by tapping: big buttons for wet hands, and a field that can be typed in. */
-	import { Input, Label } from 'flowbite-svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
 	import Minus from '@lucide/svelte/icons/minus';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Says from './Says.svelte';

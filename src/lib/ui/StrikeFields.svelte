@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Note from '$lib/ui/Note.svelte';
-	import { Checkbox } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { sayOffSeason } from '$lib/core/plan/troubleWords.js';
 	import type { OffSeason } from '$lib/core/plan/offSeason.js';
 	import Field from './Field.svelte';

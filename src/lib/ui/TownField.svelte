@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** Where the garden is: a town by any of its names, or where this device stands. What is typed may also be no town. */
 	import { Combobox } from 'bits-ui';
-	import { Label } from 'flowbite-svelte';
+	import Label from 'flowbite-svelte/Label.svelte';
 	import { onMount } from 'svelte';
 	import LocateFixed from '@lucide/svelte/icons/locate-fixed';
 	import { sayDistance } from '$lib/core/units/index.js';
@@ -118,7 +118,7 @@
 						look(typed.place);
 					}}
 				/>
-				<Combobox.Portal>
+				<Combobox.Portal disabled>
 					<Combobox.Content
 						sideOffset={2}
 						class="z-50 max-h-80 w-(--bits-combobox-anchor-width) overflow-y-auto border border-bottle bg-pane text-ink shadow-lg"

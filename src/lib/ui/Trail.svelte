@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** The way back from a page to what it belongs to. */
-	import { Breadcrumb, BreadcrumbItem } from 'flowbite-svelte';
+	import Breadcrumb from 'flowbite-svelte/Breadcrumb.svelte';
+	import BreadcrumbItem from 'flowbite-svelte/BreadcrumbItem.svelte';
 	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
 	let { to, name }: { to: string; name: string } = $props();
 </script>

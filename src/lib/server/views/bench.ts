@@ -20,6 +20,7 @@ const ROWS_A_PLACE = 20;
 const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
 	id: b.id,
 	code: b.code,
+	version: b.version,
 	status: b.status,
 	kindName: b.kindName,
 	form: b.form,
@@ -97,6 +98,7 @@ export async function benchView({ params, query }: Ask) {
 	// What will come of them is only shown on days ahead.
 	const views = await batchViews(garden, day, [...cut, ...ended], { forecast: !isToday });
 	return {
+		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
 		shelves,
 		byPlace,
 		living: views.slice(0, cut.length).map(shown),

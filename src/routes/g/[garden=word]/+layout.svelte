@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Toast } from 'flowbite-svelte';
+	import Toast from 'flowbite-svelte/Toast.svelte';
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
 	import Undo from '@lucide/svelte/icons/undo-2';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Checkbox } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import MonthRow from '$lib/ui/MonthRow.svelte';
@@ -43,7 +43,7 @@
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />
 </div>
-<ul>
+<ul class="long">
 	{#each data.kinds as k (k.id)}
 		<li class="border-b border-rule">
 			<a href="{base}/handbook/{k.id}" class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]">

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { Checkbox, Input } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	// Who: at the table after a day's striking, sheet in the printer. Question: which labels, how many, on what?
 	// Computed: sheets needed and where the first label falls. Biggest: how many labels on how many sheets.

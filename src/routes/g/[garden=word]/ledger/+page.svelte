@@ -2,7 +2,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { KINDS } from '$lib/core/ledger/entries.js';

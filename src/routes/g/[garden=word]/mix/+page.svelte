@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Fold from '$lib/ui/Fold.svelte';

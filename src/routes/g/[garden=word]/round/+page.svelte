@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Progressbar } from 'flowbite-svelte';
+	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
@@ -92,12 +92,12 @@
 	{#each round.stops as stop (stop.placeId)}
 		<li class="grid gap-x-8 border-t border-ink py-5 md:grid-cols-[15rem_1fr]">
 			<div class="mb-2">
-				<h2>{stop.placeName}</h2>
+				<h2 id="at-{stop.placeId ?? 'none'}">{stop.placeName}</h2>
 				<p class="note">{sayMinutes(Math.max(1, stop.minutes))}</p>
 			</div>
 			<ul class="ruled">
 				{#each stop.tasks as task (task.key)}
-					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} />
+					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} placeAt="at-{stop.placeId ?? 'none'}" />
 				{/each}
 			</ul>
 		</li>

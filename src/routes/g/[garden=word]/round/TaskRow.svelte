@@ -19,8 +19,12 @@
 		shelters: { id: string; name: string }[];
 		/** Shown with the day it falls due, not in the order of the walk. */
 		dated?: boolean;
+		/** Id of the name of the place it stands under: the same work may be due at several. */
+		placeAt?: string;
 	}
-	let { task, base, today, isToday, mayWait, shelters, dated = false }: Props = $props();
+	let { task, base, today, isToday, mayWait, shelters, dated = false, placeAt = '' }: Props = $props();
+	const uid = $props.id();
+	const about = $derived(`${uid}-task ${placeAt}`.trim());
 	let open = $state<'more' | 'count' | 'bring' | null>(null);
 	/** Rooted or not is not asked: only what lives. */
 	const livingOnly = $derived(task.work === 'winter-count' || task.work === 'frost-count');
@@ -42,7 +46,7 @@
 <li class="py-3 first:pt-0">
 	<div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
 		<div class="min-w-0 flex-1 basis-64">
-			<p class="text-lg leading-snug font-semibold">
+			<p class="text-lg leading-snug font-semibold" id="{uid}-task">
 				{task.title}
 				{#if task.code}<span class="ml-1 border border-ink px-1.5 font-mono text-base font-normal whitespace-nowrap"
 						>{task.code}</span
@@ -69,24 +73,34 @@
 		{#if isToday}
 			<div class="flex flex-wrap gap-2">
 				{#if task.log === 'tap'}
-					<EntryForm action="?/done" submit="Done" {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
+					<EntryForm action="?/done" submit="Done" {about} {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
 				{:else if task.log === 'count'}
 					{#if !livingOnly}
-						<EntryForm action="?/well" submit="All well" {today} dated={false} noted={false} seen={task.seen} quiet
+						<EntryForm action="?/well" submit="All well" {about} {today} dated={false} noted={false} seen={task.seen} quiet
 							>{@render work()}</EntryForm
 						>
 					{/if}
-					<Act aria-expanded={open === 'count'} onclick={() => (open = open === 'count' ? null : 'count')}>Count</Act>
+					<Act
+						aria-expanded={open === 'count'}
+						aria-describedby={about}
+						onclick={() => (open = open === 'count' ? null : 'count')}>Count</Act
+					>
 				{:else if task.log === 'bring'}
-					<Act main aria-expanded={open === 'bring'} onclick={() => (open = open === 'bring' ? null : 'bring')}>Bring in …</Act>
+					<Act
+						main
+						aria-expanded={open === 'bring'}
+						aria-describedby={about}
+						onclick={() => (open = open === 'bring' ? null : 'bring')}>Bring in …</Act
+					>
 				{:else if task.log === 'page'}
-					<Act class="self-start" href="{base}/{task.link}"
+					<Act class="self-start" aria-describedby={about} href="{base}/{task.link}"
 						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' || task.work === 'missed' ? 'Plan' : 'Log it'}</Act
 					>
 				{/if}
 				<Act
 					aria-expanded={open === 'more'}
 					aria-label="Skip or put off: {task.title}"
+					aria-describedby={about}
 					onclick={() => (open = open === 'more' ? null : 'more')}>Not now</Act
 				>
 			</div>

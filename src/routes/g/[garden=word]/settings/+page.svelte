@@ -194,7 +194,7 @@
 		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
 		<ul class="ruled mt-2">
 			{#each data.gardens as g (g.slug)}<li class="py-2">
-					<a href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
+					<a class="lone" href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
 				</li>{/each}
 		</ul>
 		<p class="mt-3"><Act href="/new">Add a garden</Act></p>

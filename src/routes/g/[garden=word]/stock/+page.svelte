@@ -30,7 +30,7 @@
 		No stock yet. Add a healthy plant of yours: Surculus works out what it can give.
 	</p>
 {/if}
-<ul class="mt-6 border-t border-ink">
+<ul class="long mt-6 border-t border-ink">
 	{#each data.stocks as s (s.id)}
 		{@const open = s.gives.filter((g) => g.open)}
 		<li class="border-b border-rule">

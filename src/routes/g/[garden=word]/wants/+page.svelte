@@ -30,7 +30,7 @@
 	</p>
 {/if}
 
-<ul class="mt-6 border-t border-ink">
+<ul class="long mt-6 border-t border-ink">
 	{#each data.wants as want (want.id)}
 		<li class="border-b border-rule">
 			<a

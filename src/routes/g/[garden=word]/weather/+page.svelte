@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { tone } from '$lib/ui/tones.js';
 	import Act from '$lib/ui/Act.svelte';

@@ -151,6 +151,7 @@
 						</div>
 						{#if e.undone}<span class="note">undone</span>{:else}<button
 								class="min-h-11 px-2 text-leaf underline underline-offset-4"
+								aria-label="Undo: {e.line}"
 								onclick={() => undoEntry(base, e.id)}>Undo</button
 							>{/if}
 					</li>

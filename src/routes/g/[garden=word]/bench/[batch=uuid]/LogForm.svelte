@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** One form for each thing that can be logged of a batch, filled with what is usual. */
-	import { Checkbox, Input } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
 	import { untrack } from 'svelte';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { shortMeasure } from '$lib/core/units/index.js';

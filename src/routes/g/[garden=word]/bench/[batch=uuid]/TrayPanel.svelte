@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { plural } from '$lib/ui/say.js';
 	import { trialSentence } from '$lib/core/evidence/trial.js';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -159,7 +159,7 @@
 				/>
 			</div>
 		</div>
-		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr]">
+		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr] *:min-w-0">
 			<div>
 				<p>
 					{w.profile.piece.say}{w.profile.piece.cm

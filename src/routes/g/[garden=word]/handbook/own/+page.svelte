@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Trail from '$lib/ui/Trail.svelte';
-	import { Checkbox, Textarea } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Textarea from 'flowbite-svelte/Textarea.svelte';
 	// Who: a gardener whose plant the book lacks, label in hand. Question: what does it behave like, and what is different?
 	// Computed: all that plans need, taken from that kind. Biggest: the kind it begins from, with its ways to keep.
 	// At 390 px: one column: name, likeness, ways, figures.

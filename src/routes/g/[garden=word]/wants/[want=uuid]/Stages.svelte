@@ -1,6 +1,6 @@
 <script lang="ts">
 	/** What a plan asks stage by stage, and how it is done. */
-	import { TableBodyCell } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayArea, sayVolume } from '$lib/core/units/index.js';

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { TableBodyCell, Checkbox } from 'flowbite-svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';

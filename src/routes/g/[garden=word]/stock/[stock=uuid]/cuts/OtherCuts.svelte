@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
-	import { Radio } from 'flowbite-svelte';
+	import Radio from 'flowbite-svelte/Radio.svelte';
 	/** Leaves, roots, suckers and tubers: a few counts and what they come to. */
 	import { plural } from '$lib/ui/say.js';
 	import { untrack } from 'svelte';

@@ -3,7 +3,8 @@
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
-	import { Checkbox, Input } from 'flowbite-svelte';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Input from 'flowbite-svelte/Input.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { onMount, untrack } from 'svelte';
 	import { sayShare } from '$lib/core/odds/words.js';
@@ -14,6 +15,7 @@
 	import type { CutRules, Stem, StemPiece } from '$lib/core/material/stem.js';
 	import { remembered } from '$lib/ui/remembered.js';
 	import { canes, strikesInPlace } from '$lib/core/material/lengths.js';
+	import { reachable } from '$lib/ui/reachable.js';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import Drawing from '$lib/ui/Drawing.svelte';
 
@@ -126,10 +128,6 @@
 	// Struck where it is to grow: the surface asks for so many.
 	let area = $state(1);
 	const drift = $derived(strikesInPlace(surface.from(Math.max(0, Math.min(10_000, area || 0))), cut.spread_cm, usual));
-	/** What scrolls sideways can be reached and scrolled by keys. */
-	const reachable = (node: HTMLElement) => {
-		node.tabIndex = 0;
-	};
 	const LACKS = { short: 'short', thin: 'thin', 'old wood': 'old wood', 'few nodes': 'too few nodes below' } as const;
 	const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 	const sayGrade = (p: StemPiece) => {

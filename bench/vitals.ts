@@ -1,0 +1,100 @@
+/** What a person with an old phone feels: Chromium's own LCP, CLS and INP on a processor slowed four times, fonts late. */
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { chromium } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { CHROMIUM } from '../bin/demoApp.js';
+
+interface Vitals {
+	lcp: number;
+	cls: number;
+	inp: number;
+	/** The longest task of the page's thread, ms. */
+	task: number;
+}
+
+const SLOWED = 4;
+/** Fonts come so much later than the rest: what jumps then is counted. */
+const FONTS_LATE_MS = 600;
+const RUNS = 3;
+
+const library = readFileSync(join(dirname(createRequire(import.meta.url).resolve('web-vitals')), 'web-vitals.iife.js'), 'utf8');
+/** Runs in the page. */
+const WATCH = `
+	globalThis.vitals = { lcp: 0, cls: 0, inp: 0, task: 0 };
+	for (const [name, of] of [['onLCP', 'lcp'], ['onCLS', 'cls'], ['onINP', 'inp']])
+		webVitals[name]((m) => (globalThis.vitals[of] = m.value), { reportAllChanges: true, durationThreshold: 16 });
+	new PerformanceObserver((list) => {
+		for (const e of list.getEntries()) globalThis.vitals.task = Math.max(globalThis.vitals.task, e.duration);
+	}).observe({ type: 'longtask', buffered: true });
+`;
+
+async function once(page: Page, url: string, tap: string | null): Promise<Vitals> {
+	await page.goto(url);
+	await page.waitForLoadState('networkidle');
+	await page.waitForTimeout(300);
+	if (tap) {
+		await page.locator(tap).first().click();
+		await page.waitForTimeout(400);
+		// What shifts after a tap was asked for.
+	}
+	return page.evaluate(() => (globalThis as unknown as { vitals: Vitals }).vitals);
+}
+
+const middle = (all: number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)]!;
+
+/** The middle of three first visits each, in a window of a phone. */
+export async function benchVitals(base: string, tell: (line?: string) => void): Promise<void> {
+	const browser = await chromium.launch(CHROMIUM);
+	const plain = await browser.newPage();
+	const first = async (list: string, link: string) => {
+		await plain.goto(`${base}/${list}`);
+		return (await plain.locator(link).first().getAttribute('href'))!.split('/').slice(3).join('/');
+	};
+	const paths: [path: string, tap: string | null][] = [
+		['round', 'button:has-text("Not now")'],
+		['bench', 'button:has-text("Choose several")'],
+		[await first('bench', 'main ul.long a'), '[aria-label=Log] button'],
+		['wants', null],
+		[await first('wants', 'main ul.long a'), 'summary'],
+		['wants/new?kind=lavender', 'button[aria-label^="One more"]'],
+		['stock', null],
+		[await first('stock', 'main ul.long a'), 'summary'],
+		['ledger', null],
+		['handbook', null],
+		['handbook/lavender', 'summary'],
+		['weather', null]
+	];
+	tell();
+	tell('## On an old phone');
+	tell();
+	tell(
+		`390 × 844, processor slowed ${SLOWED} times, fonts ${FONTS_LATE_MS} ms late, nothing in the browser's store; the middle of ${RUNS} visits. Chromium's own figures (web-vitals): largest paint, shift of the layout, the page's answer to a tap, the longest task. Goals: under 1.5 s, .02, 200 ms, 200 ms.`
+	);
+	tell();
+	tell('| page | LCP | CLS | INP | longest task |');
+	tell('| --- | --- | --- | --- | --- |');
+	for (const [path, tap] of paths) {
+		const runs: Vitals[] = [];
+		for (let i = 0; i < RUNS; i++) {
+			const context = await browser.newContext({ viewport: { width: 390, height: 844 }, locale: 'en-GB' });
+			const page = await context.newPage();
+			await page.addInitScript(`${library}\n${WATCH}`);
+			await page.route(/\.woff2$/, async (route) => {
+				await new Promise((r) => setTimeout(r, FONTS_LATE_MS));
+				await route.continue();
+			});
+			const cdp = await context.newCDPSession(page);
+			await cdp.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+			runs.push(await once(page, `${base}/${path}`, tap));
+			await context.close();
+		}
+		const of = (key: keyof Vitals) => middle(runs.map((r) => r[key]));
+		const name = path.replace(/[0-9a-f-]{36}/, '…');
+		tell(
+			`| ${name} | ${(of('lcp') / 1000).toFixed(2)} s | ${of('cls').toFixed(3)} | ${!tap ? '–' : of('inp') ? `${Math.round(of('inp'))} ms` : 'under 16 ms'} | ${Math.round(of('task'))} ms |`
+		);
+	}
+	await browser.close();
+}
