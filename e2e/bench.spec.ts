@@ -163,7 +163,28 @@ test('labels: a sheet for the printer, a code that opens the batch, a code of an
 	await page.waitForLoadState('networkidle');
 	await page.getByLabel(`How many for ${code}`).fill('30');
 	await expect(page.getByText('labels on 2 sheets')).toBeVisible();
+	// This computer's own address is of no use to a phone, and that is said; another one is on the labels.
+	await expect(page.getByText('a phone can’t open it')).toBeVisible();
+	await page.getByLabel('Address that the QR code opens').fill('192.168.1.20');
+	await expect(page.getByRole('alert')).toContainText('begins with http');
+	await page.getByLabel('Address that the QR code opens').fill('http://192.168.1.20:5273');
+	// A sheet of one's own measures, kept to what the paper holds.
+	await page.getByLabel('Kind of label').selectOption('own');
+	await page.getByLabel('Labels across').fill('9');
+	await expect(page.getByRole('alert')).toContainText('mm wide: the paper has 210');
+	await page.getByLabel('Labels across').fill('2');
+	await expect(page.getByRole('alert')).toHaveCount(0);
 	const href = (await page.getByRole('link', { name: 'Make the PDF' }).getAttribute('href'))!;
+	expect(href).toContain('sheet=own&own=A4%2C2%2C');
+	expect(href).toContain('at=http%3A%2F%2F192.168.1.20%3A5273');
+	for (const [bad, says] of [
+		['sheet=own&own=A4,9,9,99,99,0,0,0,0', 'mm wide'],
+		['at=javascript:alert(1)', 'begins with http'],
+		[`at=http://${'a'.repeat(300)}`, 'begins with http']
+	]) {
+		const no = await page.request.get(`${app.demo}/labels/sheet.pdf?codes=${code}&${bad}`);
+		expect([no.status(), await no.text()]).toEqual([400, expect.stringContaining(says!)]);
+	}
 	const pdf = await page.request.get(`${app.url}${href}`);
 	expect(pdf.headers()['content-type']).toBe('application/pdf');
 	await page.goto(`${app.demo}/c/${code.toLowerCase().replace('-', '')}`);

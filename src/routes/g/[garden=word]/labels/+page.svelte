@@ -9,6 +9,10 @@
 	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
+	import { PAPER_MM, writeSheet } from '$lib/core/handbook/sheet.js';
+	import type { Sheet } from '$lib/core/handbook/benchSchema.js';
+	import OwnSheet from './OwnSheet.svelte';
+	import QrAddress from './QrAddress.svelte';
 	import { untrack } from 'svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -25,12 +29,25 @@
 	let right = $state(0);
 	let down = $state(0);
 	let lines = $state(true);
-	const sheet = $derived(data.sheets.find((s) => s.id === sheetId)!);
+	/** The last sheet that can be printed: measures half typed leave it. */
+	let own = $state<Sheet | null>(null);
+	let address = $state<string | null>(null);
+	const listed = $derived(data.sheets.find((s) => s.id === sheetId));
+	const sheet = $derived(listed ?? own ?? data.sheets[0]!);
+	const [paperWide, paperHigh] = $derived(PAPER_MM[sheet.paper]);
 	const chosen = $derived(rows.filter((r) => r.chosen));
 	const count = $derived(chosen.reduce((sum, r) => sum + Math.max(1, Math.min(500, Math.round(r.times || 1))), 0));
 	const perPage = $derived(sheet.across * sheet.down);
 	const pages = $derived(Math.ceil((count + Math.min(perPage - 1, skip || 0)) / perPage));
-	const picture = $derived(chosen[0] ? `${base}/labels/${chosen[0].code}.svg?sheet=${sheetId}` : null);
+	/** Which sheet, and where the QR codes lead. */
+	const where = $derived(
+		new URLSearchParams({
+			sheet: sheetId,
+			...(sheetId === 'own' ? { own: writeSheet(sheet) } : {}),
+			...(address ? { at: address } : {})
+		}).toString()
+	);
+	const picture = $derived(chosen[0] ? `${base}/labels/${chosen[0].code}.svg?${where}` : null);
 	/** The label as PNG, 12 dots a mm. */
 	async function savePicture() {
 		const image = new Image();
@@ -48,12 +65,11 @@
 	const href = $derived(
 		`${base}/labels/sheet.pdf?${new URLSearchParams({
 			codes: chosen.map((r) => `${r.code}:${Math.max(1, Math.round(r.times || 1))}`).join(','),
-			sheet: sheetId,
 			skip: String(skip || 0),
 			right: String(right || 0),
 			down: String(down || 0),
 			lines: lines ? '1' : '0'
-		})}`
+		})}&${where}`
 	);
 </script>
 
@@ -102,8 +118,12 @@
 			label="Kind of label"
 			name="sheet"
 			bind:value={sheetId}
-			items={data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : 'US Letter'})` }))}
+			items={[
+				...data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : 'US Letter'})` })),
+				{ value: 'own', name: 'a sheet of my own measures' }
+			]}
 		/>
+		{#if sheetId === 'own'}<OwnSheet from={data.sheets[0]!} bind:sheet={own} />{/if}
 		<div class="grid grid-cols-3 gap-3">
 			<NumberBox label="Used places" max={perPage - 1} bind:value={skip} />
 			<NumberBox label="Right, mm" min={-20} max={20} step={0.5} bind:value={right} />
@@ -111,7 +131,7 @@
 		</div>
 		<p class="note">Used places are left free from the top left on. If your printer is off, shift all labels right or down.</p>
 		<svg
-			viewBox="0 0 {sheet.paper === 'A4' ? 210 : 215.9} {sheet.paper === 'A4' ? 297 : 279.4}"
+			viewBox="0 0 {paperWide} {paperHigh}"
 			class="max-h-72 w-fit border border-ink bg-[#fff]"
 			role="img"
 			aria-label="The sheet with its labels"
@@ -139,6 +159,7 @@
 				</figcaption>
 			</figure>
 		{/if}
+		<QrAddress bind:address />
 		<Checkbox bind:checked={lines}>Hairlines to cut along</Checkbox>
 		{#if count > 0}<Act main class="w-fit" {href}>Make the PDF</Act>{:else}<p class="note">Choose a batch first.</p>{/if}
 		<p class="note">No printer? Pencil the code on a stick: typing it opens the batch too.</p>

@@ -11,7 +11,7 @@ import roboto from '@capsizecss/metrics/roboto';
 import robotoBold from '@capsizecss/metrics/roboto/700';
 import { expect, test } from 'vitest';
 
-const css = readFileSync(new URL('./fallbacks.css', import.meta.url), 'utf8');
+const css = readFileSync(new URL('../ui/fallbacks.css', import.meta.url), 'utf8');
 const figures = (face: string) =>
 	[...face.matchAll(/(ascent-override|descent-override|size-adjust): ([\d.]+)%/g)].map((m) => `${m[1]} ${m[2]}`);
 
