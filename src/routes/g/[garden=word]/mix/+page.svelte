@@ -9,14 +9,16 @@
 	// each material. At 390 px: one column, the filling first, then the materials, then the hormone.
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
-	import { dilute, feedMl, percentToMgL, SOAK } from '$lib/core/mix/hormone.js';
-	import { sayLength, sayVolume, shortMeasure } from '$lib/core/units/index.js';
+	import { sayLength, sayVolume } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { startClock } from '$lib/ui/clocks.js';
 	import { money, plural } from '$lib/ui/say.js';
+	import Feed from './Feed.svelte';
+	import OwnVessel from './OwnVessel.svelte';
+	import Thin from './Thin.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -36,41 +38,6 @@
 			`?kind=${kind}&way=${chosen}&n=${n || 12}${vessel ? `&in=${vessel}` : ''}${medium.trim() ? `&medium=${encodeURIComponent(medium.trim())}` : ''}`,
 			{ noScroll: true, keepFocus: true }
 		);
-	};
-	// Thinning a liquid: C₁V₁ = C₂V₂.
-	let percent = $state(1);
-	let wanted = $state(1000);
-	let ml = $state(100);
-	const thinned = $derived(dilute(percentToMgL(percent), wanted, ml));
-	let label = $state(4);
-	let can = $state(5);
-	let shape = $state('round');
-	const MEASURES: Record<string, [string, string][]> = {
-		round: [
-			['topCm', 'Across the top'],
-			['baseCm', 'Across the base'],
-			['heightCm', 'Height']
-		],
-		square: [
-			['topCm', 'Side at the top'],
-			['baseCm', 'Side at the base'],
-			['heightCm', 'Height']
-		],
-		tray: [
-			['lengthCm', 'Length'],
-			['widthCm', 'Width'],
-			['heightCm', 'Height']
-		],
-		cells: [
-			['cells', 'Cells'],
-			['topCm', 'Cell, top'],
-			['baseCm', 'Cell, base'],
-			['heightCm', 'Height']
-		],
-		jar: [
-			['acrossCm', 'Across'],
-			['waterCm', 'Water depth']
-		]
 	};
 	const filled = $derived(p.rows.filter((r) => r.filled.vessels > 0));
 </script>
@@ -173,23 +140,7 @@
 			{:else}<p class="mt-2 text-faded">
 					{p.rows.length ? 'None is needed for these.' : 'By the wood: soft, firm or hard.'}
 				</p>{/each}
-			<Fold label="Thin a liquid" class="mt-2" open={p.rows.some((r) => r.hormone)}>
-				<div class="grid grid-cols-3 gap-3">
-					<NumberBox label="Bottle, %" step={0.1} bind:value={percent} />
-					<NumberBox label="Wanted, mg/L" step={100} bind:value={wanted} />
-					<NumberBox label="Make, ml" step={10} bind:value={ml} />
-				</div>
-				{#if thinned.ok}<p class="mt-2 text-lg" data-testid="thinned">
-						<strong>{Math.round(thinned.value.concentrateMl * 10) / 10} ml</strong> of it and
-						<strong>{Math.round(thinned.value.waterMl * 10) / 10} ml</strong>
-						of water (1 to {Math.round(thinned.value.toOne * 10) / 10}).
-					</p>
-				{:else}<p role="alert" class="mt-2 text-madder">{thinned.problem.sentence}</p>{/if}
-				<p class="note">
-					1 % is 10,000 mg/L. A soak of {SOAK.hours} hours is far weaker: {SOAK.mgL[0]}–{SOAK.mgL[1]} mg/L. Strengths after Hartmann
-					and Kester, “Plant Propagation”, from memory. The label and local rules come first; gloves, no dust.
-				</p>
-			</Fold>
+			<Thin open={p.rows.some((r) => r.hormone)} />
 		</section>
 		{#if p.rows.length}{@render reckoning()}{/if}
 		<Fold label="What is on the shelf">
@@ -206,47 +157,8 @@
 				<Field label="Litres at hand" name="litres" numeric maxlength={10} />
 			</EntryForm>
 		</Fold>
-		<Fold label="A pot or tray of your own size">
-			<EntryForm action="?/vessel" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
-				<Field label="Name" name="name" maxlength={80} placeholder="blue window box" />
-				<SelectField
-					label="Shape"
-					name="shape"
-					bind:value={shape}
-					items={[
-						{ value: 'round', name: 'round pot' },
-						{ value: 'square', name: 'square pot' },
-						{ value: 'tray', name: 'tray or box' },
-						{ value: 'cells', name: 'tray of cells' },
-						{ value: 'jar', name: 'jar' }
-					]}
-				/>
-				<div class="grid grid-cols-2 gap-3">
-					{#each MEASURES[shape]! as [name, label] (name)}<Field
-							{label}
-							{name}
-							numeric
-							unit={name === 'cells' ? '' : shortMeasure(units).unit}
-							maxlength={8}
-						/>{/each}
-				</div>
-				<p class="note">Inside measures.</p>
-			</EntryForm>
-		</Fold>
-		<Fold label="Feed">
-			<div class="grid grid-cols-2 gap-3">
-				<NumberBox label="The label says, ml a litre" step={0.5} max={100} bind:value={label} />
-				<NumberBox label="Can, litres" step={0.5} max={1000} bind:value={can} />
-			</div>
-			<p class="mt-2 text-lg">
-				For the young half of that: <strong
-					>{Math.round(feedMl(Math.max(0, can || 0), Math.max(0, label || 0)) * 10) / 10} ml</strong
-				> in the can.
-			</p>
-			<p class="note">
-				Once the mix has fed them for three weeks, then every other week in growth. Never dry pots; the label comes first.
-			</p>
-		</Fold>
+		<OwnVessel today={data.garden.today} {units} />
+		<Feed />
 		<Fold label="Mixes and what they are for">
 			<ul class="ruled">
 				{#each data.mixes as m (m.id)}<li class="py-2">

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
-	import { tone } from '$lib/ui/tones.js';
 	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayOddsShort } from '$lib/core/odds/words.js';
 	/**
@@ -9,13 +8,13 @@
 	 * and what will the nights do? Computes: odds of frost by night, frost dates, warmth and chill against the
 	 * usual. Biggest: the odds that it freezes in the next ten nights. At 390 px: tables scroll, charts shrink.
 	 */
-	import type { EChartsCoreOption } from 'echarts/core';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayTemperature, warmthMeasure, zoneOf } from '$lib/core/units/index.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import { sayAge } from '$lib/ui/say.js';
+	import { fanOption, yearOption } from './charts.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -34,118 +33,8 @@
 	/** A degree day is a degree: in °F there are 1.8 of them. */
 	const dd = (n: number) => Math.round(units.temperature === 'F' ? n * 1.8 : n);
 
-	const year = $derived.by((): EChartsCoreOption => {
-		const line = (name: string, color: string, of: (d: (typeof v.days)[number]) => number | null, more = {}) => ({
-			name,
-			type: 'line',
-			showSymbol: false,
-			data: v.days.map((d) => [d.day, of(d) === null ? null : shown(of(d)!)]),
-			lineStyle: { color, width: 1.2 },
-			itemStyle: { color },
-			...more
-		});
-		const band = (of: 'low' | 'high', color: string) => [
-			{
-				name: `${of} p10`,
-				type: 'line',
-				stack: of,
-				symbol: 'none',
-				lineStyle: { opacity: 0 },
-				data: v.fan.map((d) => [d.day, shown(d[of].p10)]),
-				tooltip: { show: false },
-				stackStrategy: 'all'
-			},
-			{
-				name: `${of} span`,
-				type: 'line',
-				stack: of,
-				symbol: 'none',
-				lineStyle: { opacity: 0 },
-				areaStyle: { color, opacity: 0.35 },
-				data: v.fan.map((d) => [d.day, shown(d[of].p90) - shown(d[of].p10)]),
-				tooltip: { show: false },
-				stackStrategy: 'all'
-			}
-		];
-		return {
-			grid: { left: 44, right: 12, top: 30, bottom: 28 },
-			legend: { top: 0, data: ['highest', 'lowest', 'usual'] },
-			xAxis: { type: 'time' },
-			yAxis: { type: 'value', name: degrees },
-			tooltip: { trigger: 'axis' },
-			series: [
-				line('usual', tone('faded'), (d) => d.normalHigh, { lineStyle: { color: tone('faded'), width: 1.5, type: 'dashed' } }),
-				line('usual', tone('faded'), (d) => d.normalLow, { lineStyle: { color: tone('faded'), width: 1.5, type: 'dashed' } }),
-				line('highest', tone('catkin-deep'), (d) => d.high),
-				line('lowest', tone('frost'), (d) => d.low, {
-					markLine: {
-						silent: true,
-						symbol: 'none',
-						label: { show: false },
-						data: [{ yAxis: shown(0) }],
-						lineStyle: { color: tone('madder') }
-					}
-				}),
-				...band('low', tone('frost')),
-				...band('high', tone('catkin-deep'))
-			]
-		};
-	});
-	const fan = $derived.by((): EChartsCoreOption => {
-		const dates = v.fan.map((d) => sayDate(d.day, false));
-		const of = (c: 'low' | 'high', color: string, name: string) => [
-			{
-				name: `${c}0`,
-				type: 'line',
-				stack: c,
-				symbol: 'none',
-				lineStyle: { opacity: 0 },
-				data: v.fan.map((d) => shown(d[c].p10)),
-				stackStrategy: 'all'
-			},
-			{
-				name: `${c}1`,
-				type: 'line',
-				stack: c,
-				symbol: 'none',
-				lineStyle: { opacity: 0 },
-				areaStyle: { color, opacity: 0.3 },
-				data: v.fan.map((d) => shown(d[c].p90) - shown(d[c].p10)),
-				stackStrategy: 'all'
-			},
-			{
-				name,
-				type: 'line',
-				symbolSize: 6,
-				data: v.fan.map((d) => shown(d[c].p50)),
-				lineStyle: { color, width: 2 },
-				itemStyle: { color }
-			}
-		];
-		return {
-			grid: { left: 44, right: 12, top: 30, bottom: 28 },
-			legend: { top: 0, data: ['highest', 'lowest'] },
-			xAxis: { type: 'category', data: dates },
-			yAxis: { type: 'value', name: degrees },
-			series: [
-				...of('high', tone('catkin-deep'), 'highest'),
-				...of('low', tone('frost'), 'lowest').map((s) =>
-					s.name === 'lowest'
-						? {
-								...s,
-								markLine: {
-									silent: true,
-									symbol: 'none',
-									label: { show: false },
-									data: [{ yAxis: shown(0) }],
-									lineStyle: { color: tone('madder') }
-								}
-							}
-						: s
-				)
-			]
-		};
-	});
+	const year = $derived(yearOption(v, shown, degrees));
+	const fan = $derived(fanOption(v, shown, degrees));
 	const warmer = $derived(v.warmth[1]!.here - v.warmth[1]!.usual);
 </script>
 

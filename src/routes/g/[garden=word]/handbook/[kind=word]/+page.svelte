@@ -1,33 +1,23 @@
 <script lang="ts">
-	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
-	import Rows from '$lib/ui/Rows.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
-	import { capital, sayShare } from '$lib/core/odds/words.js';
-	import { sayForm } from '$lib/core/evidence/byForm.js';
-	import { sayDate, sayWait } from '$lib/core/dates.js';
-	import { sayLength, sayLengthRange, sayTemperature, shortMeasure, warmthMeasure, zoneOf } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import MonthRow from '$lib/ui/MonthRow.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
-	import SuitBar from '$lib/ui/SuitBar.svelte';
+	import { capital, sayShare } from '$lib/core/odds/words.js';
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayLength, sayTemperature, zoneOf } from '$lib/core/units/index.js';
 	import { SIGHTING_WORDS } from '$lib/core/season/suitability.js';
-	import { money, PLACE_WORDS, plural, STAGE_WORDS } from '$lib/ui/say.js';
+	import { money, PLACE_WORDS } from '$lib/ui/say.js';
+	import OwnFigures from './OwnFigures.svelte';
+	import WaySection from './WaySection.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	const k = $derived(data.kind);
 	const units = $derived(data.garden.units);
-	let path = $state('hardiness_c');
-	const figure = $derived(data.figures.find((f) => f.path === path) ?? data.figures[0]!);
-	const measureOf = (unit: string) => (unit === '°C' ? warmthMeasure(units) : unit === 'cm' ? shortMeasure(units) : null);
-	const shown = (v: number, unit: string) => measureOf(unit)?.shown(v, 2) ?? Number(v.toFixed(2));
-	const unitOf = (unit: string) => measureOf(unit)?.unit ?? (unit === 'money' ? data.garden.currency : unit);
-	const wayName = (id: string | null) => (id ? `${data.ways.find((w) => w.id === id)?.name}: ` : '');
-	const own = $derived(data.figures.filter((f) => f.own !== null));
 </script>
 
 <svelte:head><title>{k.common} · Handbook</title></svelte:head>
@@ -117,99 +107,7 @@
 </details>
 
 {#each data.ways as w (w.id)}
-	<section class="mt-8 border-t border-ink pt-4">
-		<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
-			<div>
-				<h2>{w.name}</h2>
-				<Act href="{base}/guide/{k.id}/{w.id}">How to cut, step by step</Act>
-				<p class="note">{w.window.say}</p>
-				{#if w.window.next}
-					{@const n = w.window.next}
-					<p class="mt-1">
-						{#if w.window.allYear}Open <strong>all year</strong>{:else if n.open}Open, until about <strong
-								>{sayDate(n.closes.usual)}</strong
-							>
-							<span class="note">({sayDate(n.closes.early, false)} to {sayDate(n.closes.late, false)})</span>{:else}Opens about
-							<strong>{sayDate(n.opens.usual)}</strong>
-							<span class="note">({sayDate(n.opens.early, false)} to {sayDate(n.opens.late, false)})</span>, shuts about {sayDate(
-								n.closes.usual
-							)}{/if}.
-					</p>
-					<p class="note">
-						{data.isToday ? 'Today' : 'That day'} suits {Math.round(w.window.now * 10)} years in 10{n.share < 0.95
-							? `; only ${Math.round(n.share * 10)} years in 10 have it at all`
-							: ''}.
-					</p>
-				{:else}
-					<p class="mt-1">
-						It does not open here in most years{w.window.seldom
-							? `; about ${Math.max(1, Math.round(w.window.seldom * 10))} years in 10 have it`
-							: ''}.
-					</p>
-				{/if}
-			</div>
-			<div>
-				<MonthRow from={data.from} /><SuitBar
-					from={data.from}
-					day={data.day}
-					values={w.window.values}
-					step={data.step}
-					label="Window of {w.name}"
-					height={36}
-				/>
-			</div>
-		</div>
-		<div class="mt-3 grid gap-8 md:grid-cols-[1fr_1.2fr] *:min-w-0">
-			<div>
-				<p>
-					{w.profile.piece.say}{w.profile.piece.cm
-						? `, ${sayLengthRange(w.profile.piece.cm[0], w.profile.piece.cm[1], units)}`
-						: ''}.
-				</p>
-				<p class="mt-1">
-					Medium: {w.profile.medium}. Cover: {w.profile.cover}. Hormone: {w.profile.hormone}.
-				</p>
-				<p class="mt-1">
-					A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {plural(w.profile.gives.n, w.pieces)}{w.profile.gives
-						.uses_up
-						? ' and is used up'
-						: `, and grows them again in about ${sayWait(w.profile.gives.recover_days)}`}.
-				</p>
-				{#each w.cautions as c (c)}<Note tone="harm" class="mt-2">{c}</Note>{/each}
-				<ol class="mt-2 list-decimal space-y-1 pl-5">
-					{#each w.how as step (step)}<li>{step}</li>{/each}
-				</ol>
-				<p class="mt-2"><strong>Signs:</strong> {w.signs} <strong>Then:</strong> {w.profile.then}</p>
-				{#each w.schools as s (s.id)}
-					<Fold label={s.question} plain class="border-b border-rule">
-						<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
-					</Fold>
-				{/each}
-			</div>
-			<div>
-				<Rows
-					heads={['Until', 'Days', 'Of 100 pass', 'With yours', { name: 'In', wide: true }, { name: 'Source', wide: true }]}
-					rows={w.stages}
-					key={(s) => s.to}
-				>
-					{#snippet cells(s: (typeof w.stages)[number])}
-						<TableBodyCell class="font-semibold"
-							>{STAGE_WORDS[s.to]}<span class="note block font-normal sm:hidden">{s.container}. {data.sources[s.src]}.</span
-							></TableBodyCell
-						>
-						<TableBodyCell class="whitespace-nowrap"
-							>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</TableBodyCell
-						>
-						<TableBodyCell>{Math.round(s.chance * 100)}</TableBodyCell>
-						<TableBodyCell>{s.counted ? `${Math.round(s.own * 100)} (${s.passed} of your ${s.counted})` : '–'}</TableBodyCell>
-						<TableBodyCell class="hidden sm:table-cell">{s.container}</TableBodyCell>
-						<TableBodyCell class="note hidden sm:table-cell">{data.sources[s.src]}</TableBodyCell>
-					{/snippet}
-				</Rows>
-				{#each w.forms as f (f.form)}<p class="mt-2">{sayForm(f.form, f.counted, STAGE_WORDS[w.stages[0]!.to])}</p>{/each}
-			</div>
-		</div>
-	</section>
+	<WaySection {w} {data} {base} />
 {/each}
 
 <section class="mt-10 border-t border-ink pt-4">
@@ -227,41 +125,4 @@
 	{/if}
 </section>
 
-<section class="mt-10 border-t border-ink pt-4">
-	<h2>Your own figures</h2>
-	<p class="text-faded">Every figure can be replaced for this garden. Plans and odds then use yours.</p>
-	{#if own.length}
-		<ul class="ruled mt-3 max-w-2xl">
-			{#each own as f (f.path)}
-				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
-					<span
-						>{wayName(f.way)}{f.label}: <strong>{shown(f.own!, f.unit)} {unitOf(f.unit)}</strong>
-						<span class="note">(handbook: {shown(f.value, f.unit)})</span></span
-					>
-					<EntryForm action="?/clear" submit="Handbook’s again" today={data.garden.today} dated={false} noted={false} quiet
-						><input type="hidden" name="path" value={f.path} /></EntryForm
-					>
-				</li>
-			{/each}
-		</ul>
-	{/if}
-	<div class="mt-4 max-w-xl">
-		<EntryForm action="?/set" submit="Use mine" today={data.garden.today} dated={false} quiet>
-			<SelectField
-				label="Figure"
-				name="path"
-				bind:value={path}
-				items={data.figures.map((f) => ({ value: f.path, name: `${wayName(f.way)}${f.label}` }))}
-			/>
-			<input type="hidden" name="unit" value={figure.unit} />
-			{#key path}<Field
-					label="Your value"
-					name="value"
-					value={String(shown(figure.own ?? figure.value, figure.unit))}
-					unit={unitOf(figure.unit)}
-					numeric
-					hint="Handbook: {String(shown(figure.value, figure.unit)).replace('-', '−')}, {data.sources[figure.src]}."
-				/>{/key}
-		</EntryForm>
-	</div>
-</section>
+<OwnFigures {data} />

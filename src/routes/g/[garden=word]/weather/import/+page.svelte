@@ -22,6 +22,8 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { tell } from '$lib/ui/toast.svelte.js';
 	import type { ReadNews, ReadWish } from '$lib/workers/readWeather.js';
+	import Columns from './Columns.svelte';
+	import LeftOut from './LeftOut.svelte';
 	import type { LayoutData } from '../../$types';
 
 	let { data }: { data: LayoutData } = $props();
@@ -74,24 +76,12 @@
 		run++;
 		share = null;
 	}
-	const headings = $derived(
-		(sample?.rows[0] ?? []).map((cell, i) => ({
-			value: String(i),
-			name: columns?.header ? cell || `column ${i + 1}` : `column ${i + 1} (${cell})`
-		}))
-	);
-	const orNone = $derived([{ value: '', name: 'none' }, ...headings]);
-	function setColumn(what: 'date' | 'low' | 'high' | 'rain', value: string) {
+	/** A doubt is answered by reading the file otherwise. */
+	function chooseOther(other: Partial<ColumnChoice>) {
 		if (!columns) return;
-		if (what === 'date') columns.date = Number(value);
-		else columns[what] = value === '' ? null : Number(value);
+		Object.assign(columns, other);
 		read();
 	}
-	const set = <K extends 'order' | 'temperature' | 'depth'>(what: K, value: string) => {
-		if (!columns || columns[what] === value) return;
-		columns[what] = value as ColumnChoice[K];
-		read();
-	};
 	const first = $derived(found && found.days ? daysOf(found.record).slice(0, 5) : []);
 	const n = (v: number) => v.toLocaleString('en');
 	const some = (count: number, one: string, many: string) => `${n(count)} ${count === 1 ? one : many}`;
@@ -181,7 +171,7 @@
 				<p><strong>{doubt.sentence}</strong></p>
 				{#if sample.layout === 'csv'}
 					<p class="mt-2">
-						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<Act onclick={() => set('temperature', 'F')}
+						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<Act onclick={() => chooseOther({ temperature: 'F' })}
 								>Read them as °F</Act
 							>{/if}
 						{#if doubt.code === 'swapped'}<Act
@@ -195,37 +185,7 @@
 				{/if}
 			</Note>
 		{/each}
-		<ul class="mt-3 max-w-2xl list-disc pl-5">
-			{#if found.gapDays}<li>
-					{some(found.gapDays, 'day', 'days')} without temperatures{found.gaps.length
-						? `: ${found.gaps
-								.slice(0, 4)
-								.map((g) => `${sayDate(isoOf(g.from))}, ${g.days} ${g.days === 1 ? 'day' : 'days'}`)
-								.join('; ')}${found.gaps.length > 4 ? ' …' : ''}`
-						: ''}. Gaps stay gaps.
-				</li>{/if}
-			{#if found.doubles}<li>
-					{some(found.doubles, 'figure', 'figures')} came twice{found.differing
-						? `, ${n(found.differing)} of them differing`
-						: ''}: the later line stands.
-				</li>{/if}
-			{#if found.flagged}<li>
-					{some(found.flagged, 'figure was', 'figures were')} marked by their source as failing its checks, and left out.
-				</li>{/if}
-			{#if found.badCount}<li>
-					{some(found.badCount, 'line cannot be read and is', 'lines cannot be read and are')} left out whole.
-					<details class="mt-1">
-						<summary class="cursor-pointer underline">Show them</summary>
-						<ol class="note mt-1">
-							{#each found.bad as bad, i (i)}<li>
-									{bad.line ? `Line ${bad.line}` : 'Day'}: {bad.why}
-									<span class="font-mono break-all">{bad.text.slice(0, 60)}</span>
-								</li>{/each}
-						</ol>
-					</details>
-				</li>{/if}
-			{#if !found.gapDays && !found.doubles && !found.flagged && !found.badCount}<li>No gaps, no doubles, no bad lines.</li>{/if}
-		</ul>
+		<LeftOut {found} />
 
 		{#if found.stations.length > 1}
 			<div class="mt-5 max-w-xl">
@@ -238,60 +198,7 @@
 			</div>
 		{/if}
 		{#if sample.layout === 'csv'}
-			<div class="mt-5 grid max-w-3xl gap-4 sm:grid-cols-4">
-				<SelectField
-					label="Date"
-					name="c-date"
-					items={headings}
-					bind:value={() => String(columns!.date), (v) => setColumn('date', v)}
-				/>
-				<SelectField
-					label="Lowest"
-					name="c-low"
-					items={orNone}
-					bind:value={() => String(columns!.low ?? ''), (v) => setColumn('low', v)}
-				/>
-				<SelectField
-					label="Highest"
-					name="c-high"
-					items={orNone}
-					bind:value={() => String(columns!.high ?? ''), (v) => setColumn('high', v)}
-				/>
-				<SelectField
-					label="Rain"
-					name="c-rain"
-					items={orNone}
-					bind:value={() => String(columns!.rain ?? ''), (v) => setColumn('rain', v)}
-				/>
-				<SelectField
-					label="Dates are"
-					name="c-order"
-					items={[
-						{ value: 'ymd', name: 'year first' },
-						{ value: 'dmy', name: 'day, month, year' },
-						{ value: 'mdy', name: 'month, day, year' }
-					]}
-					bind:value={() => columns!.order, (v) => set('order', v)}
-				/>
-				<SelectField
-					label="Temperatures in"
-					name="c-temp"
-					items={[
-						{ value: 'C', name: '°C' },
-						{ value: 'F', name: '°F' }
-					]}
-					bind:value={() => columns!.temperature, (v) => set('temperature', v)}
-				/>
-				<SelectField
-					label="Rain in"
-					name="c-depth"
-					items={[
-						{ value: 'mm', name: 'mm' },
-						{ value: 'in', name: 'inches' }
-					]}
-					bind:value={() => columns!.depth, (v) => set('depth', v)}
-				/>
-			</div>
+			<Columns {sample} bind:columns onchange={read} />
 		{/if}
 		{#if first.length}
 			<div class="mt-5 overflow-x-auto">
