@@ -14,6 +14,9 @@ import type { WeatherDay } from '$lib/core/season/record.js';
 const TIMEOUT_MS = 4_000;
 const ASK_AGAIN_MINUTES = 60;
 const NOT_WITHIN_SECONDS = 120;
+/** The first look at a garden waits so long for its station at most. */
+const FIRST_WAIT_MS = 1_200;
+const POLL_MS = 60;
 /** Past days kept and asked for: enough for last winter and this year. */
 export const STATION_DAYS = 400;
 
@@ -82,12 +85,22 @@ export async function keepFresh(site: StationSite, known: weather.StationState |
 	const old = !known?.ok_at || known.issued_on !== site.today || Date.now() - known.ok_at.getTime() > ASK_AGAIN_MINUTES * 60_000;
 	// To read goes on where nothing can be written: a full disk takes no note that it is our turn.
 	const turn = old && (await weather.takeTurn(database(), site.id, NOT_WITHIN_SECONDS).catch(() => false));
-	if (!turn) return false;
+	if (!turn) return old && !known?.ok_at && (await othersAnswer(site.id));
 	const asking = refreshStation(site);
 	if (known?.ok_at) {
 		void asking;
 		return false;
 	}
-	await Promise.race([asking, new Promise((r) => setTimeout(r, 1_200))]);
+	await Promise.race([asking, new Promise((r) => setTimeout(r, FIRST_WAIT_MS))]);
 	return true;
+}
+
+/** Another page asks the station for the first time just now: this one waits with it, so that no two tell two things. */
+async function othersAnswer(id: string): Promise<boolean> {
+	for (const began = Date.now(); Date.now() - began < FIRST_WAIT_MS; await new Promise((r) => setTimeout(r, POLL_MS))) {
+		const state = await weather.stationState(database(), id);
+		if (state?.ok_at) return true;
+		if (!state || state.trouble || Date.now() - state.tried_at.getTime() > FIRST_WAIT_MS) return false;
+	}
+	return false;
 }
