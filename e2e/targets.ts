@@ -28,14 +28,14 @@ export function tooSmall(least: number): string[] {
 		});
 }
 
-/** What has the focus and lies under a bar, in the order of the keys; `most` are looked at. */
+/** What has the focus and lies under a bar, in the order of the keys; `most` of them are looked at. */
 export async function hiddenFocus(most: number): Promise<string[]> {
 	const bad: string[] = [];
-	const stops = [
+	const all = [
 		...document.querySelectorAll<HTMLElement>('a[href], button, input:not([type=hidden]), select, textarea, summary')
-	]
-		.filter((el) => el.checkVisibility({ visibilityProperty: true }) && !el.closest('[data-foot]'))
-		.slice(0, most);
+	].filter((el) => el.checkVisibility({ visibilityProperty: true }) && !el.closest('[data-foot]'));
+	// Of very many every second, third …: they are rows alike.
+	const stops = all.filter((_, i) => i % Math.max(1, Math.ceil(all.length / most)) === 0);
 	for (const el of stops) {
 		el.focus();
 		await new Promise((done) => requestAnimationFrame(done));

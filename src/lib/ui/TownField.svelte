@@ -144,7 +144,7 @@
 			</Combobox.Root>
 			{#if canTell}
 				<Act type="button" class="shrink-0" onclick={here} disabled={finding}>
-					<LocateFixed size={20} aria-hidden="true" />{finding ? 'Looking …' : 'Here'}
+					<LocateFixed size={20} aria-hidden="true" />{finding ? 'Looking …' : 'I’m here'}
 				</Act>
 			{/if}
 		</div>

@@ -2,6 +2,7 @@
 	/** What hardly will root any more: one line, and one tap gives it up or leaves it standing for another month. */
 	import { addDays } from '$lib/core/dates.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import { plural } from '$lib/ui/say.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import type { ShownTask } from '$lib/server/roundShown.js';
 
@@ -37,7 +38,14 @@
 	</div>
 	{#if isToday}
 		<div class="flex flex-wrap gap-2">
-			<EntryForm action="?/giveup" submit="Give up {one ? one.count : `all ${pieces}`}" {today} dated={false} noted={false} quiet>
+			<EntryForm
+				action="?/giveup"
+				submit="Give up {plural(pieces, ['piece', 'pieces'])}"
+				{today}
+				dated={false}
+				noted={false}
+				quiet
+			>
 				{#each tasks as t (t.key)}<input type="hidden" name="straggler" value={told(t)} />{/each}
 			</EntryForm>
 			<EntryForm action="?/putoff" submit="Leave them" {today} dated={false} noted={false} quiet>
