@@ -6,6 +6,7 @@ import { distance } from 'fastest-levenshtein';
 import currencies from 'country-to-currency';
 import type { Queryable } from './db.js';
 import { plainLetters } from '$lib/core/letters.js';
+import type { Town } from '$lib/formats/town.js';
 
 /** A row of the table. */
 export interface TownRow {
@@ -26,20 +27,6 @@ export interface TownRow {
 
 /** Names are looked for by their beginning; longer ones than this nobody types. */
 export const LONGEST_NAME = 60;
-
-export interface Town {
-	/** "Hay-on-Wye (Hay), Wales, United Kingdom". */
-	name: string;
-	latitude: number;
-	longitude: number;
-	heightM: number;
-	/** What is paid with there, ISO 4217; none where that is not known. */
-	currency: string;
-	/** Whether lengths are in feet and warmth in °F there. */
-	us: boolean;
-	/** The big town it is near, where others in the answer read alike. */
-	near: string;
-}
 
 const COUNTRY = new Intl.DisplayNames(['en'], { type: 'region', fallback: 'none' });
 const NATIONS: Record<string, string> = { ENG: 'England', SCT: 'Scotland', WLS: 'Wales', NIR: 'Northern Ireland' };

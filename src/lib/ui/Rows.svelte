@@ -1,4 +1,4 @@
-<script lang="ts">
+<script lang="ts" generics="T">
 	/** A table in our look: its heads, and a row of cells for each thing. Wide ones scroll in themselves, by keys too. */
 	import Table from 'flowbite-svelte/Table.svelte';
 	import TableBody from 'flowbite-svelte/TableBody.svelte';
@@ -9,8 +9,8 @@
 	import type { Snippet } from 'svelte';
 
 	/** "Days", or with a second line, right-aligned for numbers, or only where there is room. */
-	export type Head = string | { name: string; note?: string; end?: boolean; wide?: boolean; silent?: boolean };
-	interface Props<T> {
+	type Head = string | { name: string; note?: string; end?: boolean; wide?: boolean; silent?: boolean };
+	interface Props {
 		caption?: string;
 		/** The caption is read out, not shown. */
 		silent?: boolean;
@@ -21,8 +21,7 @@
 		cells: Snippet<[T, number]>;
 		class?: string;
 	}
-	// eslint-disable-next-line @typescript-eslint/no-explicit-any -- a row is what the caller says it is
-	let { caption, silent = false, heads, rows, key, cells, class: cls = '' }: Props<any> = $props();
+	let { caption, silent = false, heads, rows, key, cells, class: cls = '' }: Props = $props();
 	const of = (h: Head) => (typeof h === 'string' ? { name: h } : h) as Exclude<Head, string>;
 </script>
 

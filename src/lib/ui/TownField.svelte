@@ -9,7 +9,8 @@
 	import Field from './Field.svelte';
 	import Says from './Says.svelte';
 	import { problemFor } from './form.js';
-	import type { GardenTyped, TownTold } from './gardenTyped.svelte.js';
+	import type { Town } from '$lib/formats/town.js';
+	import type { GardenTyped } from './gardenTyped.svelte.js';
 
 	let { typed }: { typed: GardenTyped } = $props();
 	const uid = $props.id();
@@ -17,7 +18,7 @@
 	const hint = 'Any spelling will do. Choose it from the list, or give the position below.';
 
 	let alive = $state(false);
-	let towns = $state.raw<TownTold[]>([]);
+	let towns = $state.raw<Town[]>([]);
 	let open = $state(false);
 	/** Looking; told that nothing is called so. */
 	let looking = $state(false);
@@ -26,16 +27,16 @@
 	let finding = $state(false);
 
 	const PAUSE_MS = 150;
-	const keyOf = (t: TownTold) => `${t.name} ${t.latitude} ${t.longitude}`;
+	const keyOf = (t: Town) => `${t.name} ${t.latitude} ${t.longitude}`;
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	let going: AbortController | undefined;
 
-	async function ask(query: string): Promise<TownTold[]> {
+	async function ask(query: string): Promise<Town[]> {
 		going?.abort();
 		going = new AbortController();
 		const answer = await fetch(`/api/towns?${query}`, { signal: going.signal });
 		if (!answer.ok) throw new Error();
-		return ((await answer.json()) as { towns: TownTold[] }).towns;
+		return ((await answer.json()) as { towns: Town[] }).towns;
 	}
 	function look(text: string) {
 		clearTimeout(timer);

@@ -7,6 +7,7 @@ import { dayInYear, isoOf } from '$lib/core/dates.js';
 import { readNumber } from '$lib/core/numbers.js';
 import { guessClimate } from '$lib/core/season/climate.js';
 import type { ClimateGuess, SeaNear } from '$lib/core/season/climate.js';
+import type { Town } from '$lib/formats/town.js';
 import { bandOf, longMeasure, warmthMeasure } from '$lib/core/units/index.js';
 
 export interface GardenStart {
@@ -24,17 +25,6 @@ export interface GardenStart {
 	minutes_per_week: number;
 	away: { from: string; to: string }[];
 	guessed: string[];
-}
-
-/** A town as /api/towns tells it. */
-export interface TownTold {
-	name: string;
-	latitude: number;
-	longitude: number;
-	heightM: number;
-	currency: string;
-	us: boolean;
-	near: string;
 }
 
 const USUAL_SPREAD_DAYS = 12;
@@ -127,7 +117,7 @@ export class GardenTyped {
 	}
 
 	/** A town was chosen, or the device said where it is. */
-	take(t: TownTold, at: { latitude: number; longitude: number } = t): void {
+	take(t: Town, at: { latitude: number; longitude: number } = t): void {
 		this.place = t.name;
 		this.latitude = String(at.latitude);
 		this.longitude = String(at.longitude);

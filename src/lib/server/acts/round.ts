@@ -8,6 +8,7 @@ import { careId } from '../roundTasks.js';
 import * as state from '../store/state.js';
 import { view } from '../threads/pool.js';
 import { inHand, SIGNS } from '$lib/core/ledger/index.js';
+import type { Batch } from '$lib/core/ledger/index.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 
 type Refusing = ReturnType<typeof refused>;
@@ -55,6 +56,9 @@ const batchNamed = ({ garden, f }: Asked) => {
 };
 const noBatch = (): Refusing => refused({ code: 'batch.unknown', sentence: 'There is no such batch.' }, 404);
 
+/** A look by which all that were there are alive; their roots were not looked at. */
+export const wellNow = (batch: Batch) => ({ alive: inHand(batch), rooted: null, sign: 'firm' as const });
+
 /** One tap: looked at, all that were there are alive. */
 export async function allWell(asked: Asked): Promise<Made | Refusing> {
 	const { garden, f, frame } = asked;
@@ -69,7 +73,7 @@ export async function allWell(asked: Asked): Promise<Made | Refusing> {
 				subjectId: batch.id,
 				seen: f.number('seen'),
 				derived: true,
-				data: { alive: inHand(batch), rooted: null, sign: 'firm' }
+				data: wellNow(batch)
 			}
 		],
 		said: `${batch.code}: all ${inHand(batch)} well.`

@@ -1,11 +1,11 @@
 /** One thing done to several batches at once: one doing, one undo. */
 import { v5 as uuidv5 } from 'uuid';
 import type { Asked, Made } from './doing.js';
+import { wellNow } from './round.js';
 import { database } from '../db.js';
 import { guarded, isId, refused } from '../forms.js';
 import type { Act } from '../ledger.js';
 import * as state from '../store/state.js';
-import { inHand } from '$lib/core/ledger/index.js';
 
 type Refusing = ReturnType<typeof refused>;
 
@@ -33,7 +33,7 @@ export async function severalAtOnce({ garden, f, frame }: Asked): Promise<Made |
 		acts.push(
 			verb === 'moved'
 				? { ...act, kind: 'batch.moved', data: { place_id: place } }
-				: { ...act, kind: 'batch.checked', data: { alive: inHand(batch), rooted: null, sign: 'firm' } }
+				: { ...act, kind: 'batch.checked', data: wellNow(batch) }
 		);
 	}
 	if (acts.length === 0)
