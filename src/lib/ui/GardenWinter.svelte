@@ -12,7 +12,7 @@
 	const known = $derived(Number.isFinite(typed.coldestC));
 	const frosts = $derived(
 		typed.noFrost
-			? 'Frost never comes.'
+			? 'Frost hardly ever comes.'
 			: typed.last && typed.first
 				? `Frost until about ${sayDate(typed.last, false)}, and again from about ${sayDate(typed.first, false)}.`
 				: ''
