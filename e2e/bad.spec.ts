@@ -119,6 +119,28 @@ test('of two browsers that log the same batch, the slower is told and loses noth
 	await b.close();
 });
 
+test('whoever logs twice in a second is not told that someone else was quicker', async ({ app, page }) => {
+	await page.goto(`${app.demo}/bench`);
+	const href = await page.locator('main a[href*="/bench/"]', { hasText: 'not rooted yet' }).first().getAttribute('href');
+	await page.goto(`${app.url}${href}`);
+	await page.waitForLoadState('networkidle');
+	let held = (): void => undefined;
+	const waited = new Promise<void>((go) => (held = go));
+	await page.route('**/__data.json*', async (route) => {
+		await waited;
+		await route.continue();
+	});
+	for (const why of ['snails', 'drought']) {
+		await page.getByRole('group', { name: 'Log' }).getByRole('button', { name: 'Lost' }).click();
+		await page.getByLabel('Why', { exact: true }).fill(why);
+		await page.getByRole('button', { name: 'Log it' }).click();
+		await expect(page.getByLabel('Why', { exact: true })).toHaveCount(0);
+	}
+	held();
+	for (const why of ['snails', 'drought'])
+		await expect(page.locator('ol li p').filter({ hasText: `lost 1` }).filter({ hasText: why })).toBeVisible();
+});
+
 test('the database stops in the middle: a clear page, the typing kept, and it works again', async ({ app, page }) => {
 	await page.goto(`${app.demo}/stock/new?kind=sage`);
 	await page.getByLabel('Name on its label').fill('silver, from the wall');

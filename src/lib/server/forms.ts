@@ -14,7 +14,7 @@ import type { UnitChoice } from '$lib/core/units/index.js';
 import type { Problem, Result } from '$lib/core/result.js';
 
 export interface Done {
-	done: { entryId: string; sentence: string; code: string | null };
+	done: { entryId: string; sentence: string; code: string | null; version: number | null };
 }
 const UNREADABLE = { message: 'That cannot be read: load the page again.', code: 'form.unreadable' };
 /** Ids as we write them. */
@@ -142,9 +142,9 @@ export async function recordForm(
 ): Promise<Done | ActionFailure<Refused>> {
 	const result = await guarded(() => record({ gardenId: garden.id, actor, today: garden.today }, acts));
 	if (!result.ok) return refused(result.problem, result.problem.code === 'entry.changed-since' ? 409 : 400);
-	const { code, ids } = result.value;
+	const { code, ids, version } = result.value;
 	return {
-		done: { entryId: ids[0]!, sentence: typeof sentence === 'string' ? sentence : sentence(code), code }
+		done: { entryId: ids[0]!, sentence: typeof sentence === 'string' ? sentence : sentence(code), code, version }
 	};
 }
 

@@ -63,6 +63,8 @@ export interface Recorded {
 	groupId: string;
 	/** Code of the batch begun, if one was. */
 	code: string | null;
+	/** Version at which the first thing stands now, when it was written as it was seen. */
+	version: number | null;
 }
 
 export interface Writer {
@@ -169,11 +171,14 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 		await projectAdded(db, gardenId, subject, entry);
 		facts.written(subject);
 	}
+	const first = acts[0]!;
+	const asSeen = typeof first.seen === 'number' && !there.has(first.id);
 	return {
 		ids: acts.map((a) => a.id),
 		already: there.size === acts.length,
 		groupId: there.get(groupId)?.group_id ?? groupId,
-		code
+		code,
+		version: asSeen ? await versionOf(db, gardenId, subjectOf(first.kind) as Subject, first.subjectId) : null
 	};
 }
 
@@ -253,7 +258,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 			const target = await entries.entryById(db, gardenId, entryId);
 			if (!target) refuseWith('entry.unknown', 'There is no such entry.');
 			const repeated = await entries.entryById(db, gardenId, undoId);
-			if (repeated) return { ids: [undoId], already: true, groupId: repeated.group_id, code: null };
+			if (repeated) return { ids: [undoId], already: true, groupId: repeated.group_id, code: null, version: null };
 			if (target.undone) refuseWith('entry.undone', 'That was undone already.');
 			const group = (await entries.entriesOfGroup(db, gardenId, target.group_id)).filter((e) => !e.undone).reverse();
 			const touched = new Map<string, { subject: Subject; id: string }>();
@@ -284,7 +289,7 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 				const left = await stands(db, gardenId, subject, id);
 				if (!left) await checkUnleaned(db, gardenId, subject, id);
 			}
-			return { ids, already: false, groupId: undoId, code: null };
+			return { ids, already: false, groupId: undoId, code: null, version: null };
 		})
 	);
 }

@@ -11,6 +11,8 @@
 	import NoteField from './NoteField.svelte';
 	import { fieldsAt, provideProblem } from './form.js';
 	import { tell } from './toast.svelte.js';
+	import { versionMoved, versionToSend } from './versions.js';
+	import type { Seen } from './versions.js';
 
 	interface Props {
 		action: string;
@@ -20,8 +22,8 @@
 		/** Ask for a date and a note? */
 		dated?: boolean;
 		noted?: boolean;
-		/** Standing entries of the batch when this form was drawn. */
-		seen?: number | null;
+		/** What the entry is about, as it stood when this form was drawn. */
+		seen?: Seen | null;
 		quiet?: boolean;
 		children?: Snippet;
 		/** Id of what the form is about, where several say the same on their buttons. */
@@ -63,7 +65,9 @@
 	method="POST"
 	{action}
 	class="flex flex-col gap-4"
-	use:enhance={() => {
+	use:enhance={({ formData }) => {
+		const thing = seen && seen.version !== null ? { id: seen.id, version: seen.version } : null;
+		if (thing) formData.set('seen', String(versionToSend(thing)));
 		sending = true;
 		problem = null;
 		return async ({ result, formElement }) => {
@@ -86,8 +90,9 @@
 					? { code: said.code, sentence: said.message ?? '' }
 					: { code: 'down', sentence: 'The app does not answer. What you typed is still here: try again in a moment.' };
 			} else {
-				const done = result.data?.done as { entryId: string; sentence: string } | undefined;
+				const done = result.data?.done as { entryId: string; sentence: string; version?: number | null } | undefined;
 				if (done) tell(done);
+				if (done && thing && typeof done.version === 'number') versionMoved(thing.id, thing.version, done.version);
 				id = uuidv7();
 				// Before the new counts come: whoever taps on meanwhile must not have it shut again.
 				if (ondone) ondone();
@@ -98,7 +103,7 @@
 	}}
 >
 	<input type="hidden" name="entry_id" value={id} />
-	{#if seen !== null}<input type="hidden" name="seen" value={seen} />{/if}
+	{#if seen && seen.version !== null}<input type="hidden" name="seen" value={seen.version} />{/if}
 	{@render children?.()}
 	{#if dated}
 		<Field label="Day" name="on" type="date" value={today} />

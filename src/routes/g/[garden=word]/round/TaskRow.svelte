@@ -27,6 +27,7 @@
 	const about = $derived(`${uid}-task ${placeAt}`.trim());
 	let open = $state<'more' | 'count' | 'bring' | null>(null);
 	/** Rooted or not is not asked: only what lives. */
+	const batch = $derived(task.batchId ? { id: task.batchId, version: task.seen } : null);
 	const livingOnly = $derived(task.work === 'winter-count' || task.work === 'frost-count');
 	const frost = $derived(task.chance !== null && task.work !== 'harden' && task.work !== 'rain-ahead');
 </script>
@@ -76,7 +77,7 @@
 					<EntryForm action="?/done" submit="Done" {about} {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
 				{:else if task.log === 'count'}
 					{#if !livingOnly}
-						<EntryForm action="?/well" submit="All well" {about} {today} dated={false} noted={false} seen={task.seen} quiet
+						<EntryForm action="?/well" submit="All well" {about} {today} dated={false} noted={false} seen={batch} quiet
 							>{@render work()}</EntryForm
 						>
 					{/if}
@@ -108,7 +109,7 @@
 	</div>
 	{#if open === 'count'}
 		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
-			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={task.seen} ondone={() => (open = null)}>
+			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={batch} ondone={() => (open = null)}>
 				{@render work()}
 				<Stepper label="Alive" name="alive" value={task.count} min={0} max={task.count} />
 				{#if !livingOnly}

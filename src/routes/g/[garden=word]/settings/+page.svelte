@@ -41,7 +41,7 @@
 					today={data.garden.today}
 					dated={false}
 					noted={false}
-					seen={data.garden.version}
+					seen={{ id: data.garden.slug, version: data.garden.version }}
 				>
 					<GardenFields start={data.settings} year={data.year} />
 					{#if !data.record.made}
@@ -87,7 +87,7 @@
 						today={data.garden.today}
 						dated={false}
 						noted={false}
-						seen={edited?.version ?? null}
+						seen={edited}
 						ondone={() => (editing = null)}
 					>
 						{#if edited}<input type="hidden" name="place" value={edited.id} />{/if}

@@ -14,6 +14,6 @@ export const actions: Actions = {
 			undo({ gardenId: garden.id, actor: locals.actor, today: garden.today }, f.text('import'), f.entryId)
 		);
 		if (!result.ok) return refused(result.problem);
-		return { done: { entryId: f.entryId, sentence: 'The record was taken out.', code: null } };
+		return { done: { entryId: f.entryId, sentence: 'The record was taken out.', code: null, version: null } };
 	}
 };

@@ -59,7 +59,7 @@
 	action=""
 	submit={verb === 'struck' ? 'Struck' : verb === 'dropped' ? 'Drop it' : 'Log it'}
 	today={data.garden.today}
-	seen={b.version}
+	seen={b}
 	dated={verb !== 'dropped'}
 	{ondone}
 >

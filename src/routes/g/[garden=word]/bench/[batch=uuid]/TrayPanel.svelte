@@ -77,7 +77,7 @@
 					action=""
 					submit="Log these"
 					{today}
-					seen={b.version}
+					seen={b}
 					ondone={() => {
 						rooted = [];
 						lost = [];
@@ -119,7 +119,7 @@
 		{/if}
 	{:else if laying}
 		<div class="mt-3 max-w-lg border-t-4 border-catkin bg-pane p-4">
-			<EntryForm action="" submit="Lay it out so" {today} seen={b.version} noted={false} ondone={() => (laying = false)}>
+			<EntryForm action="" submit="Lay it out so" {today} seen={b} noted={false} ondone={() => (laying = false)}>
 				<input type="hidden" name="verb" value="laid-out" />
 				<input type="hidden" name="rows" value={rows} />
 				<input type="hidden" name="columns" value={columns} />

@@ -72,7 +72,7 @@
 			today={data.garden.today}
 			dated={false}
 			noted={false}
-			seen={mine?.version ?? null}
+			seen={mine ? { id: mine.subject, version: mine.version } : null}
 		>
 			<input type="hidden" name="subject" value={mine?.subject ?? ''} />
 			<div class="grid gap-4 sm:grid-cols-2">

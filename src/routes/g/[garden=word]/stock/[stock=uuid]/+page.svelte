@@ -136,7 +136,7 @@
 		</div>
 		{#if !s.gone_on}
 			<Fold label="Look it over again: size, condition, place">
-				<EntryForm action="?/look" submit="Log it" today={data.garden.today} seen={s.version}>
+				<EntryForm action="?/look" submit="Log it" today={data.garden.today} seen={s}>
 					<StockFields units={data.garden.units} places={data.places} measure={s.measure} at={{ ...s }} />
 				</EntryForm>
 			</Fold>

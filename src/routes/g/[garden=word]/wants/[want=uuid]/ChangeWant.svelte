@@ -18,7 +18,7 @@
 <Fold label="Change the number, the day or how sure" class="mt-8 border-t border-rule pt-2">
 	<div class="max-w-md">
 		{#key want.version}
-			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want.version}>
+			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want}>
 				<Field label="How many" name="target" value={String(want.target)} numeric />
 				<Field label="By the day" name="due" type="date" value={want.due} />
 				<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />

@@ -51,15 +51,7 @@
 	</ul>
 	{#if later}
 		<div class="mt-3">
-			<EntryForm
-				action="?/change"
-				submit="Have them by {sayDate(later)}"
-				{today}
-				dated={false}
-				noted={false}
-				seen={want.version}
-				quiet
-			>
+			<EntryForm action="?/change" submit="Have them by {sayDate(later)}" {today} dated={false} noted={false} seen={want} quiet>
 				<input type="hidden" name="due" value={later} />
 				<input type="hidden" name="target" value={want.target} />
 				<input type="hidden" name="confidence" value={Math.round(want.confidence * 100)} />
