@@ -105,7 +105,7 @@ test('care is one tap, can be put off, skipped and counted where one stands', as
 	await expect(pinch.getByRole('alert')).toContainText('still to come');
 	await pinch.getByLabel('Until').fill('2026-09-08');
 	await pinch.getByRole('button', { name: 'Put off', exact: true }).click();
-	await expect(page.locator('main li').filter({ hasText: 'Pinch out' }).filter({ hasText: 'From 8 Sept' }).first()).toBeVisible();
+	await expect(page.locator('main li').filter({ hasText: 'Pinch out' }).filter({ hasText: 'From 8 Sep' }).first()).toBeVisible();
 	const look = page.locator('main li').filter({ hasText: 'Look at 20 Ivy-leaved pelargonium' });
 	await look.getByRole('button', { name: 'Count' }).click();
 	await look.getByLabel('Alive', { exact: true }).fill('18');
@@ -184,7 +184,7 @@ test('what is seen in the garden moves the window of its kind, and the strip sho
 	await page.getByLabel('Day', { exact: true }).fill('2026-09-03');
 	await page.getByRole('button', { name: 'I saw it' }).click();
 	await expect(page.getByText('the windows have moved with it')).toBeVisible();
-	await expect(page.locator('main li').filter({ hasText: 'have hardened to wood' })).toContainText('3 Sept 2026');
+	await expect(page.locator('main li').filter({ hasText: 'have hardened to wood' })).toContainText('3 Sep 2026');
 });
 
 test('days away: before leaving, a sheet to print, and its PDF', async ({ app, page, request }) => {

@@ -6,6 +6,8 @@ import { originOf } from '$lib/server/api.js';
 import { SESSION_COOKIE, signedIn, signInAsked, unsafeBind } from '$lib/server/auth.js';
 import { compressed } from '$lib/server/compress.js';
 import { LOOK_COOKIE, lookOf } from '$lib/formats/look.js';
+import { WRITING_COOKIE, writingOf, writingOfLanguage, writingText } from '$lib/formats/writing.js';
+import { inWriting } from '$lib/server/writing.js';
 import { allGardens } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
 import { BUSY, DOWN, FULL } from '$lib/server/forms.js';
@@ -114,15 +116,19 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.requestId = randomUUID();
 	event.locals.actor = 'household';
 
+	const hand = writingOf(event.cookies.get(WRITING_COOKIE), writingOfLanguage(request.headers.get('accept-language')));
 	const no = await reasonAgainst(event);
 	const toSignIn = no === SIGN_IN && SAFE.has(request.method) && !url.pathname.startsWith('/api/');
 	const response =
 		no === null
-			? await resolve(event, {
-					// Text and headings in our letters at the first paint; what lies beyond Latin comes when it is met.
-					preload: ({ type, path }) => type === 'js' || type === 'css' || /latin-wght-normal.*woff2$/.test(path),
-					transformPageChunk: ({ html }) => html.replace('%look%', lookOf(event.cookies.get(LOOK_COOKIE)))
-				})
+			? await inWriting(hand, () =>
+					resolve(event, {
+						// Text and headings in our letters at the first paint; what lies beyond Latin comes when it is met.
+						preload: ({ type, path }) => type === 'js' || type === 'css' || /latin-wght-normal.*woff2$/.test(path),
+						transformPageChunk: ({ html }) =>
+							html.replace('%look%', lookOf(event.cookies.get(LOOK_COOKIE))).replace('%writing%', writingText(hand))
+					})
+				)
 			: toSignIn
 				? new Response(null, {
 						status: 303,

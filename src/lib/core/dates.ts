@@ -3,6 +3,8 @@
  * day numbers (whole days since 1970-01-01, proleptic Gregorian). Temporal.PlainDate does the calendar.
  */
 import { Temporal } from 'temporal-polyfill';
+import { writing } from './writing.js';
+import type { DayWriting } from './writing.js';
 
 export type IsoDate = string;
 /** Whole days since 1970-01-01. */
@@ -92,12 +94,31 @@ export function dateIn(timeZone: string, epochMilliseconds: number): IsoDate {
 }
 
 // Made once: to make a formatter takes a thousand times as long as to use it.
-const WITH_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
-const WITHOUT_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const LOCALE: Record<DayWriting, string> = { 'day-first': 'en-GB', 'month-first': 'en-US', dots: 'de-DE', iso: 'sv-SE' };
+const formats = new Map<string, Intl.DateTimeFormat>();
+function formatOf(days: DayWriting, withYear: boolean): Intl.DateTimeFormat {
+	const key = `${days} ${withYear}`;
+	let format = formats.get(key);
+	if (!format) {
+		const month = days === 'dots' ? 'numeric' : days === 'iso' ? '2-digit' : 'short';
+		format = new Intl.DateTimeFormat(LOCALE[days], {
+			day: days === 'iso' ? '2-digit' : 'numeric',
+			month,
+			timeZone: 'UTC',
+			...(withYear ? { year: 'numeric' } : {})
+		});
+		formats.set(key, format);
+	}
+	return format;
+}
 
-/** "12 May" or, with a year, "12 May 2027". */
+/** "12 May" or, with a year, "12 May 2027", or as whoever reads writes it. */
 export function sayDate(iso: IsoDate, withYear = true): string {
-	return (withYear ? WITH_YEAR : WITHOUT_YEAR).format(dayNumber(iso) * MS_PER_DAY);
+	const { days } = writing();
+	// "05-01" is read as a price or a pot size: in figures the year stays.
+	return formatOf(days, withYear || days === 'iso')
+		.format(dayNumber(iso) * MS_PER_DAY)
+		.replace('Sept', 'Sep');
 }
 
 /** A stretch of days as a person says it: "a day", "12 days", "3 weeks", "4 months", "2½ years". */

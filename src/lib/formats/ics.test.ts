@@ -55,7 +55,7 @@ describe('the calendar of the round', () => {
 		])
 			expect(text).toContain(wanted);
 		expect(text.endsWith('END:VCALENDAR\r\n')).toBe(true);
-		expect(text).toContain('By 20 Sept 2026.');
+		expect(text).toContain('By 20 Sep 2026.');
 	});
 
 	it('keeps its names from reading to reading, each once', () => {

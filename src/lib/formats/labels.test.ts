@@ -19,7 +19,7 @@ const label = (over: Partial<Label> = {}): Label => ({
 	qr: 'http://192.168.1.20:4180/g/three-alders/c/32T-V',
 	name: 'Border penstemon',
 	botanical: 'Penstemon hartwegii hybrids',
-	line: 'soft tip cutting · 24 · 5 Sept 2026',
+	line: 'soft tip cutting · 24 · 5 Sep 2026',
 	...over
 });
 const MM = 72 / 25.4;

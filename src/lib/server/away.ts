@@ -29,7 +29,7 @@ export async function awayPlan(garden: Garden, today: DayNumber, from: DayNumber
 	return plans.of(`${w.state} ${today} ${from} ${to}`, () => planOf(w, today, from, to));
 }
 
-const plans = new Kept<Away>(32, (a) => 2_000 + (a.before.length + a.rows.length) * 900);
+const plans = new Kept<Away>(32, (a) => 2_000 + (a.before.length + a.rows.length) * 900, true);
 
 function planOf(w: RoundWorld, today: DayNumber, from: DayNumber, to: DayNumber): Away {
 	const { garden } = w;

@@ -9,6 +9,7 @@ import { record } from './ledger.js';
 import type { Act } from './ledger.js';
 import { log } from './log.js';
 import { plainText, readNumber } from '$lib/core/numbers.js';
+import { readDay } from '$lib/core/readDay.js';
 import { areaMeasure, longMeasure, shortMeasure, warmthMeasure } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 import type { Problem, Result } from '$lib/core/result.js';
@@ -47,6 +48,14 @@ export class Fields {
 	}
 	textOrNull(name: string): string | null {
 		return this.text(name).trim() || null;
+	}
+	/** A day as typed; what is none stays as it is (the schema then refuses it). */
+	day(name: string, today: string): string {
+		const text = this.text(name).trim();
+		return readDay(text, today) ?? text;
+	}
+	days(name: string, today: string): string[] {
+		return this.all(name).map((text) => readDay(text, today) ?? text.trim());
 	}
 	/** null when blank, NaN when it is no number (the schema then refuses it). */
 	number(name: string): number | null {
@@ -87,7 +96,7 @@ export class Fields {
 /** What every entry form sends along. */
 export const frameOf = (f: Fields, garden: GardenHead) => ({
 	id: f.entryId,
-	on: f.text('on') || garden.today,
+	on: f.day('on', garden.today) || garden.today,
 	note: f.text('note')
 });
 

@@ -2,6 +2,7 @@
 import type { Fields } from './forms.js';
 import { bandOf } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
+import { today } from './clock.js';
 import { dayOfYear, dayNumber, isIsoDate } from '$lib/core/dates.js';
 import { guessClimate } from '$lib/core/season/climate.js';
 import { seaNear } from './sea.js';
@@ -21,7 +22,7 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 	const coldest = band ? (band.lowC + band.highC) / 2 : (f.celsius('coldest', units) ?? Number.NaN);
 	const frost = (name: string): Result<{ doy: number; sd: number } | null> => {
 		if (f.flag('no_frost')) return ok(null);
-		const text = f.text(name);
+		const text = f.day(name, today('UTC'));
 		if (!isIsoDate(text)) return refuse('frost.date', 'Give a day of the calendar, or say that frost never comes.', name);
 		return ok({ doy: Math.min(365, dayOfYear(dayNumber(text))), sd: f.number(`${name}_sd`) ?? Number.NaN });
 	};
@@ -29,8 +30,8 @@ export function gardenFields(f: Fields): Result<Record<string, unknown>> {
 	if (!last.ok) return last;
 	const first = frost('first_frost');
 	if (!first.ok) return first;
-	const froms = f.all('away_from');
-	const tos = f.all('away_to');
+	const froms = f.days('away_from', today('UTC'));
+	const tos = f.days('away_to', today('UTC'));
 	return ok({
 		name: f.text('name'),
 		place: f.text('place'),

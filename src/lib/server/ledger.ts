@@ -1,4 +1,6 @@
 /** Writing the ledger: the only way anything in a garden changes. */
+import { plainly } from '$lib/core/writing.js';
+import { sayNumber } from '$lib/core/numbers.js';
 import { grouped } from '$lib/core/grouped.js';
 import { isDeepStrictEqual } from 'node:util';
 import { v5 as uuidv5 } from 'uuid';
@@ -40,7 +42,7 @@ const frame = z.object({
 	on: isoDate,
 	note: z
 		.string()
-		.max(MOST_NOTE, `A note has at most ${MOST_NOTE.toLocaleString('en')} characters.`)
+		.max(MOST_NOTE, { error: () => `A note has at most ${sayNumber(MOST_NOTE)} characters.` })
 		// PostgreSQL cannot hold the null character; nobody types it on purpose.
 		.transform((s) => s.replaceAll('\u0000', '').trim())
 });
@@ -165,7 +167,7 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 			reverses: null,
 			data: entry.data,
 			note: entry.note,
-			line: lineOf(entry, names),
+			line: plainly(() => lineOf(entry, names)),
 			kindId: kindIdOf(entry, names)
 		});
 		await projectAdded(db, gardenId, subject, entry);

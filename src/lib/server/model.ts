@@ -8,6 +8,7 @@ import { recordOf } from './record.js';
 import type { RecordOf } from './record.js';
 import { createHash } from 'node:crypto';
 import { database } from './db.js';
+import { handOf } from './writing.js';
 import { Kept } from './kept.js';
 import { clockOf, lowsOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
 import type { RootingView } from './rooting.js';
@@ -289,14 +290,16 @@ export function troubleIn(m: Model, { batch: b, way, odds, off, frost }: Known):
 	});
 }
 
-const views = new WeakMap<Known, RootingView>();
+/** With its sentence, as whoever asked last writes dates. */
+const views = new WeakMap<Known, { hand: string; view: RootingView }>();
 /** Is it rooted yet? Null when nothing is left to root. The curve is for one batch's own page. */
 export function rootingViewOf(m: Model, k: Known, withCurve: boolean): RootingView | null {
 	if (!k.rooting) return null;
 	if (withCurve) return rootingView(m.garden, k.batch, k.clock, k.rooting, true);
-	let view = views.get(k);
-	if (!view) views.set(k, (view = rootingView(m.garden, k.batch, k.clock, k.rooting, false)));
-	return view;
+	const hand = handOf();
+	let kept = views.get(k);
+	if (kept?.hand !== hand) views.set(k, (kept = { hand, view: rootingView(m.garden, k.batch, k.clock, k.rooting, false) }));
+	return kept.view;
 }
 
 const tasks = new WeakMap<Known, Map<string, Task[]>>();
@@ -304,7 +307,7 @@ const tasks = new WeakMap<Known, Map<string, Task[]>>();
 export function tasksFor(m: Model, k: Known, day: DayNumber, until: DayNumber): readonly Task[] {
 	let mine = tasks.get(k);
 	if (!mine) tasks.set(k, (mine = new Map()));
-	const key = `${day} ${until}`;
+	const key = `${day} ${until} ${handOf()}`;
 	let found = mine.get(key);
 	if (!found) {
 		// The mark of the strip is dragged over many days: those of long ago must not pile up.

@@ -39,7 +39,11 @@ const times = (t: RoundTask, day: DayNumber): number => {
 	return t.every ? Math.max(1, Math.floor((day + WEEK - first) / t.every) + 1) : 1;
 };
 
-const rounds = new Kept<Round>(96, (r) => 5_000 + (r.week.length + r.stops.reduce((n, s) => n + s.tasks.length, 0)) * TASK_BYTES);
+const rounds = new Kept<Round>(
+	96,
+	(r) => 5_000 + (r.week.length + r.stops.reduce((n, s) => n + s.tasks.length, 0)) * TASK_BYTES,
+	true
+);
 
 export async function roundOf(garden: Garden, day: DayNumber): Promise<Round> {
 	const w = await roundWorld(garden);

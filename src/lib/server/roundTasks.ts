@@ -275,4 +275,4 @@ function thingOf(names: readonly string[]): [string, string] {
 
 /** A task takes some 900 bytes. */
 export const TASK_BYTES = 900;
-const tasks = new Kept<{ due: RoundTask[]; cares: CareTask[] }>(96, (t) => 1_000 + t.due.length * TASK_BYTES);
+const tasks = new Kept<{ due: RoundTask[]; cares: CareTask[] }>(96, (t) => 1_000 + t.due.length * TASK_BYTES, true);

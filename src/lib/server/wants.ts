@@ -168,7 +168,7 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 	}
 }
 
-const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches.length * 300);
+const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches.length * 300, true);
 
 /** What the odds of a want hang on besides the season: its batches, what others of their ways have taught, its parents. */
 const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: readonly state.StockRow[]) => [
@@ -275,7 +275,7 @@ export async function wouldTake(
 	return made.plan;
 }
 
-const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000);
+const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000, true);
 
 async function planned(
 	m: Model,

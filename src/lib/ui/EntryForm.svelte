@@ -7,7 +7,7 @@
 	import { v7 as uuidv7 } from 'uuid';
 	import type { Snippet } from 'svelte';
 	import type { Problem } from '$lib/core/result.js';
-	import Field from './Field.svelte';
+	import DayField from './DayField.svelte';
 	import NoteField from './NoteField.svelte';
 	import { fieldsAt, provideProblem } from './form.js';
 	import { tell } from './toast.svelte.js';
@@ -106,7 +106,7 @@
 	{#if seen && seen.version !== null}<input type="hidden" name="seen" value={seen.version} />{/if}
 	{@render children?.()}
 	{#if dated}
-		<Field label="Day" name="on" type="date" value={today} />
+		<DayField label="Day" name="on" value={today} />
 	{/if}
 	{#if noted}
 		<NoteField />

@@ -7,7 +7,7 @@
 	interface Props {
 		label: string;
 		name: string;
-		type?: 'text' | 'number' | 'date' | 'password' | 'search';
+		type?: 'text' | 'number' | 'password' | 'search';
 		value?: string | number;
 		unit?: string;
 		hint?: string;

@@ -2,6 +2,7 @@
 	/** Settings of a garden. The first run asks where it is and shows what follows; the rest can be opened. */
 	import Act from './Act.svelte';
 	import ChoiceField from './ChoiceField.svelte';
+	import DayField from './DayField.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import GardenWinter from './GardenWinter.svelte';
@@ -79,8 +80,8 @@
 		<p class="mt-4 font-semibold">Weeks away</p>
 		{#each away as a, i (i)}
 			<div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
-				<Field label="From" name="away_from" type="date" bind:value={a.from} />
-				<Field label="to" name="away_to" type="date" bind:value={a.to} />
+				<DayField label="From" name="away_from" bind:value={a.from} />
+				<DayField label="to" name="away_to" bind:value={a.to} />
 				<Act type="button" onclick={() => (away = away.filter((_, j) => j !== i))}>Remove</Act>
 			</div>
 		{/each}

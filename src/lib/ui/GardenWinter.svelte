@@ -3,6 +3,7 @@
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { zoneOf } from '$lib/core/units/index.js';
+	import DayField from './DayField.svelte';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import type { GardenTyped } from './gardenTyped.svelte.js';
@@ -45,10 +46,9 @@
 	</div>
 	{#if !typed.noFrost}
 		<div class="mt-3 grid gap-4 sm:grid-cols-2" oninput={() => typed.know('frost')}>
-			<Field
+			<DayField
 				label="Average last frost"
 				name="last_frost"
-				type="date"
 				bind:value={typed.last}
 				hint="{guessWord('frost')}The year does not matter."
 			/>
@@ -60,7 +60,7 @@
 				numeric
 				hint="Two years in three fall within this."
 			/>
-			<Field label="Average first frost" name="first_frost" type="date" bind:value={typed.first} hint={guessWord('frost')} />
+			<DayField label="Average first frost" name="first_frost" bind:value={typed.first} hint={guessWord('frost')} />
 			<Field label="give or take" name="first_frost_sd" bind:value={typed.firstSd} unit="days" numeric />
 		</div>
 	{/if}

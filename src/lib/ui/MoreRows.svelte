@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayNumber } from '$lib/core/numbers.js';
 	import Act from '$lib/ui/Act.svelte';
 	/** The way on where a long list was cut: how many more there are, and the next of them. */
 	import { page } from '$app/state';
@@ -21,7 +22,7 @@
 	<p class="no-print mt-4">
 		<Act {href} data-sveltekit-noscroll data-sveltekit-keepfocus
 			>{next < hidden
-				? `Show ${next} more of ${hidden.toLocaleString('en')} ${of[1]}`
+				? `Show ${next} more of ${sayNumber(hidden)} ${of[1]}`
 				: `Show the last ${hidden === 1 ? of[0] : `${hidden} ${of[1]}`}`}</Act
 		>
 	</p>

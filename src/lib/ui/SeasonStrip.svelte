@@ -1,4 +1,6 @@
 <script lang="ts">
+	import DayInput from './DayInput.svelte';
+	import { sayNumber } from '$lib/core/numbers.js';
 	import { sayThat } from '$lib/core/odds/words.js';
 	/**
 	 * The garden's year from three months back to fifteen ahead: frost odds as ground, day length as a
@@ -9,7 +11,7 @@
 	import { page } from '$app/state';
 	import { scaleLinear } from 'd3-scale';
 	import { area, curveMonotoneX, line } from 'd3-shape';
-	import { dayNumber, isIsoDate, isoOf, sayDate } from '$lib/core/dates.js';
+	import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 	import { frostOdds } from '$lib/core/season/frost.js';
 	import { dayLength } from '$lib/core/season/solar.js';
 	import type { Climate } from '$lib/core/season/climate.js';
@@ -107,7 +109,7 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${dayLength(climate.latitude, climate.longitude, mark).toFixed(1)} h of day${sayWindows(mark)}`
+		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1)} h of day${sayWindows(mark)}`
 	);
 
 	let svg: SVGSVGElement;
@@ -157,20 +159,19 @@
 				{#if mark !== now}
 					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}>Back to today</button>
 				{/if}
-				<label class="hidden items-center gap-1 sm:flex">
-					<span class="sr-only">Show day</span>
-					<input
-						type="date"
-						class="h-7 border border-edge bg-field px-1 py-0 text-note"
+				<div class="hidden items-center gap-1 sm:flex">
+					<DayInput
+						aria-label="Show day"
+						class="w-36"
+						slim
 						value={isoOf(mark)}
 						min={isoOf(first)}
 						max={isoOf(last)}
-						onchange={(e) => {
-							const d = e.currentTarget.value;
-							if (isIsoDate(d) && dayNumber(d) >= first && dayNumber(d) <= last) void show(dayNumber(d));
+						onday={(d) => {
+							if (dayNumber(d) >= first && dayNumber(d) <= last) void show(dayNumber(d));
 						}}
 					/>
-				</label>
+				</div>
 				<button
 					class="min-h-7 px-2 font-semibold text-leaf underline max-sm:min-h-11"
 					aria-expanded={open}

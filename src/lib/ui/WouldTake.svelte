@@ -1,9 +1,10 @@
 <script lang="ts">
 	/** What a want would take, told beside it while it is typed: the same plan that its own page will show. */
+	import { sayMoney } from '$lib/core/numbers.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { capital, sayCount, sayDoes } from '$lib/core/odds/words.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
-	import { money, plural } from './say.js';
+	import { plural } from './say.js';
 
 	type Told =
 		| { says: 'nothing' }
@@ -42,6 +43,8 @@
 
 	const RESTS_MS = 300;
 	let told = $state<Told>({ says: 'nothing' });
+	/** What the answer is of: it stands until the next one, also while the day is being typed anew. */
+	let of = $state({ target: 0, due: '' });
 	let asking = $state(false);
 	$effect(() => {
 		const asked = new URLSearchParams({ kind, purpose, target: String(target), due, confidence: String(confidence) });
@@ -50,12 +53,17 @@
 			asking = false;
 			return;
 		}
+		const asks = { target, due };
 		const going = new AbortController();
 		// As soon as the hand rests; what was asked before is let go.
 		const timer = setTimeout(() => {
 			asking = true;
 			fetch(`${base}/wants/would-take?${asked}`, { signal: going.signal })
-				.then(async (r) => (told = r.ok ? ((await r.json()) as Told) : { says: 'wrong', why: (await r.json()).message }))
+				.then(async (r) => {
+					const answer: Told = r.ok ? ((await r.json()) as Told) : { says: 'wrong', why: (await r.json()).message };
+					of = asks;
+					told = answer;
+				})
 				.catch(() => {
 					if (!going.signal.aborted) told = { says: 'wrong', why: 'It can’t be worked out just now.' };
 				})
@@ -94,12 +102,12 @@
 				.join(', ')}
 		</p>
 		<p class="mt-2 text-lg">
-			{capital(sayDoes(told.probability, 'that', 'leaves you', `${target} or more by ${sayDate(due)}`))}; {sayCount(
+			{capital(sayDoes(told.probability, 'that', 'leaves you', `${of.target} or more by ${sayDate(of.due)}`))}; {sayCount(
 				told.quantiles
 			)}.
 		</p>
 		<p class="mt-1">
-			Ready about {sayDate(told.ready)}, {sayMinutes(told.minutes)} of work in all. Bought, {target} would cost about {money(
+			Ready about {sayDate(told.ready)}, {sayMinutes(told.minutes)} of work in all. Bought, {of.target} would cost about {sayMoney(
 				told.buying,
 				currency
 			)}.
@@ -107,7 +115,7 @@
 		{#if told.lastSafe}<p class="mt-1">The last safe day to strike is {sayDate(told.lastSafe)}.</p>{/if}
 	{:else}
 		<p class="text-lg font-semibold">
-			{told.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(due)}.
+			{told.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(of.due)}.
 		</p>
 		{#if told.most}
 			<p class="mt-2">
@@ -122,6 +130,6 @@
 					.soonest.way}, struck on {sayDate(told.soonest.on)}.
 			</p>
 		{/if}
-		<p class="mt-2">Bought, {target} would cost about {money(told.buying, currency)}.</p>
+		<p class="mt-2">Bought, {of.target} would cost about {sayMoney(told.buying, currency)}.</p>
 	{/if}
 </section>

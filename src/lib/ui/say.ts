@@ -4,13 +4,6 @@ import type { StageName } from '$lib/core/handbook/schema.js';
 import type { PlaceKind } from '$lib/core/ledger/entries.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
-export const money = (amount: number, currency: string): string =>
-	new Intl.NumberFormat('en', {
-		style: 'currency',
-		currency,
-		maximumFractionDigits: amount < 20 ? 2 : 0
-	}).format(amount);
-
 export const PLACE_WORDS: Record<PlaceKind, string> = {
 	bed: 'bed',
 	hedge: 'hedge',
@@ -93,7 +86,7 @@ const NEXT: Record<Task['kind'], string> = {
 	plant: 'Plant the',
 	decide: 'Decide on the'
 };
-/** "Pot the 12 cuttings by 17 Sept 2026: short roots settle quickest." */
+/** "Pot the 12 cuttings by 17 Sep 2026: short roots settle quickest." */
 export function sayNext(
 	task: Pick<Task, 'kind' | 'count' | 'from' | 'by' | 'why'>,
 	pieces: readonly [string, string],

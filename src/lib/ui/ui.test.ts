@@ -1,9 +1,10 @@
 /** What drawings are reckoned from, and the words screens share. */
+import { sayMoney } from '$lib/core/numbers.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
 import { packed } from '$lib/core/season/lanes.js';
-import { money, plural, sayNext, sayRange } from './say.js';
+import { plural, sayNext, sayRange } from './say.js';
 import { STARTING_PLACES } from './startingPlaces.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { placeData } from '$lib/core/ledger/entries.js';
@@ -62,8 +63,8 @@ describe('the season strip', () => {
 
 describe('words', () => {
 	it('say money, numbers and spans of days shortly', () => {
-		expect(money(3.5, 'EUR')).toBe('€3.50');
-		expect(money(270, 'GBP')).toBe('£270');
+		expect(sayMoney(3.5, 'EUR')).toBe('€3.50');
+		expect(sayMoney(270, 'GBP')).toBe('£270');
 		expect(plural(1, ['rod', 'rods'])).toBe('1 rod');
 		expect(plural(0, ['rod', 'rods'])).toBe('0 rods');
 		expect(sayRange('2027-05-12', '2027-05-12')).toBe('12 May 2027');

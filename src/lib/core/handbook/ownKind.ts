@@ -2,6 +2,7 @@
  * Kinds of one's own: begun from a kind of the handbook that behaves like it, then changed. An own kind is written
  * whole, with every figure that plans and odds need, so that nothing of it moves when the handbook does.
  */
+import { sayNumber } from '../numbers.js';
 import { z } from 'zod';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
@@ -39,7 +40,7 @@ function* textsIn(value: unknown): Generator<string> {
 }
 
 const within = (what: string, value: number, least: number, most: number): string | null =>
-	value >= least && value <= most ? null : `${what}: between ${least} and ${most.toLocaleString('en')}.`;
+	value >= least && value <= most ? null : `${what}: between ${least} and ${sayNumber(most)}.`;
 
 /** What is wrong with the figures of a kind, beyond what its form allows; null if nothing. */
 export function faultOf(kind: Kind): { sentence: string; path: string } | null {

@@ -1,4 +1,5 @@
 /** A batch laid out in rows: which piece stands where, what treatment it had, and what became of it. */
+import { sayNumber } from '../numbers.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 
@@ -25,8 +26,7 @@ export function layOut(
 	unrooted: number,
 	rooted: number
 ): Result<Tray> {
-	if (d.rows * d.columns > MOST_CELLS)
-		return refuse('tray.size', `A tray has at most ${MOST_CELLS.toLocaleString('en')} cells.`, 'rows');
+	if (d.rows * d.columns > MOST_CELLS) return refuse('tray.size', `A tray has at most ${sayNumber(MOST_CELLS)} cells.`, 'rows');
 	if (d.of.length !== d.rows * d.columns)
 		return refuse('tray.shape', 'Rows times columns must be the number of cells.', 'columns');
 	const most = Math.max(0, d.groups.length - 1);

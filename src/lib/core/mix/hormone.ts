@@ -1,4 +1,5 @@
 /** Rooting hormone: strengths, powder for so many bases, liquids thinned to what is wanted. Labels and local rules come first. */
+import { sayNumber } from '../numbers.js';
 import type { Result } from '../result.js';
 import { ok, refuse } from '../result.js';
 import { MIX } from './judged.js';
@@ -37,7 +38,7 @@ export function dilute(fromMgL: number, toMgL: number, ml: number): Result<Dilut
 	if (toMgL > fromMgL)
 		return refuse(
 			'dilute.stronger',
-			`Water makes it weaker, never stronger: from ${fromMgL.toLocaleString('en')} mg/L there is no way to ${toMgL.toLocaleString('en')}.`,
+			`Water makes it weaker, never stronger: from ${sayNumber(fromMgL)} mg/L there is no way to ${sayNumber(toMgL)}.`,
 			'to'
 		);
 	if (!(ml > 0 && ml <= 100_000)) return refuse('dilute.ml', 'Between 1 ml and 100 L.', 'ml');

@@ -1,3 +1,4 @@
+import { sayNumber } from '../numbers.js';
 import { refuse, ok } from '../result.js';
 import type { Result } from '../result.js';
 import type { Belief } from './belief.js';
@@ -94,7 +95,7 @@ export function strike(stages: readonly Belief[], target: number, confidence: nu
 			const best = Math.floor(table[most]! * 100);
 			return refuse(
 				'odds.out-of-reach',
-				`Even ${MOST_STRUCK.toLocaleString('en')} pieces would bring ${target} only ${best} times in 100. Ask for fewer, or for less certainty.`,
+				`Even ${sayNumber(MOST_STRUCK)} pieces would bring ${target} only ${best} times in 100. Ask for fewer, or for less certainty.`,
 				'confidence'
 			);
 		}

@@ -1,3 +1,4 @@
+import { sayNumber } from '../numbers.js';
 import { feetFromMetres, inchesFromCm, LITRES_PER_US_QUART, M2_PER_SQUARE_FOOT, toFahrenheit } from './convert.js';
 import type { LengthSystem, TemperatureScale } from './convert.js';
 
@@ -7,32 +8,34 @@ export interface UnitChoice {
 	temperature: TemperatureScale;
 }
 
-const tidy = (value: number, digits: number): string => String(Number(value.toFixed(digits))).replace('-', '−');
-
 /** "−18 °C" or "0 °F". */
 export const sayTemperature = (celsius: number, units: UnitChoice): string =>
-	units.temperature === 'C' ? `${tidy(celsius, 0)}\u00a0°C` : `${tidy(toFahrenheit(celsius), 0)}\u00a0°F`;
+	units.temperature === 'C' ? `${sayNumber(celsius, 0)}\u00a0°C` : `${sayNumber(toFahrenheit(celsius), 0)}\u00a0°F`;
 
 /** Short lengths: "7.5 cm", "3 in". */
 export const sayLength = (cm: number, units: UnitChoice): string =>
-	units.length === 'metric' ? `${tidy(cm, cm < 10 ? 1 : 0)}\u00a0cm` : `${tidy(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
+	units.length === 'metric'
+		? `${sayNumber(cm, cm < 10 ? 1 : 0)}\u00a0cm`
+		: `${sayNumber(inchesFromCm(cm), cm < 50 ? 1 : 0)}\u00a0in`;
 
 export const sayLengthRange = (lowCm: number, highCm: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(lowCm, 1)}–${tidy(highCm, 1)}\u00a0cm`
-		: `${tidy(inchesFromCm(lowCm), 1)}–${tidy(inchesFromCm(highCm), 1)}\u00a0in`;
+		? `${sayNumber(lowCm, 1)}–${sayNumber(highCm, 1)}\u00a0cm`
+		: `${sayNumber(inchesFromCm(lowCm), 1)}–${sayNumber(inchesFromCm(highCm), 1)}\u00a0in`;
 
 /** Long lengths: "12.5 m", "41 ft". */
 export const sayDistance = (metres: number, units: UnitChoice): string =>
-	units.length === 'metric' ? `${tidy(metres, 1)}\u00a0m` : `${tidy(feetFromMetres(metres), 1)}\u00a0ft`;
+	units.length === 'metric' ? `${sayNumber(metres, 1)}\u00a0m` : `${sayNumber(feetFromMetres(metres), 1)}\u00a0ft`;
 
 export const sayArea = (squareMetres: number, units: UnitChoice): string =>
 	units.length === 'metric'
-		? `${tidy(squareMetres, squareMetres < 1 ? 2 : 1)}\u00a0m²`
-		: `${tidy(squareMetres / M2_PER_SQUARE_FOOT, 1)}\u00a0sq ft`;
+		? `${sayNumber(squareMetres, squareMetres < 1 ? 2 : 1)}\u00a0m²`
+		: `${sayNumber(squareMetres / M2_PER_SQUARE_FOOT, 1)}\u00a0sq ft`;
 
 export const sayVolume = (litres: number, units: UnitChoice): string =>
-	units.length === 'metric' ? `${tidy(litres, litres < 10 ? 1 : 0)}\u00a0L` : `${tidy(litres / LITRES_PER_US_QUART, 1)}\u00a0qt`;
+	units.length === 'metric'
+		? `${sayNumber(litres, litres < 10 ? 1 : 0)}\u00a0L`
+		: `${sayNumber(litres / LITRES_PER_US_QUART, 1)}\u00a0qt`;
 
 /** "45 min", "2 h 10 min". */
 export function sayMinutes(minutes: number): string {

@@ -48,7 +48,7 @@ const care =
 /** One tap: done, for all plants of the task. */
 export const careDone = care('care.done', 'done', () => ({}));
 export const careSkipped = care('care.skipped', 'skipped', ({ f }) => ({ why: f.text('why') }));
-export const carePutOff = care('care.put-off', 'put off', ({ f }) => ({ until: f.text('until') }));
+export const carePutOff = care('care.put-off', 'put off', ({ f, garden }) => ({ until: f.day('until', garden.today) }));
 
 const batchNamed = ({ garden, f }: Asked) => {
 	const id = f.text('batch');

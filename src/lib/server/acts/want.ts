@@ -65,7 +65,7 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 		label: f.text('label'),
 		place_id: f.textOrNull('place_id'),
 		target: target.value.count,
-		due: f.text('due'),
+		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		shape: target.value.shape
 	};
@@ -87,7 +87,7 @@ export async function changeWant({ garden, f, frame, params }: Asked<'want'>): P
 		label: f.text('label'),
 		place_id: f.textOrNull('place_id'),
 		target,
-		due: f.text('due'),
+		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		// A number that was typed is no longer the one that its measures came to.
 		shape: target === want.target ? want.shape : null

@@ -11,6 +11,7 @@ import { Piscina } from 'piscina';
 import { originOf } from '../api.js';
 import { BUSY } from '../forms.js';
 import { home } from '../handbook.js';
+import { writing } from '$lib/core/writing.js';
 import type { VIEWS } from '../views/index.js';
 import { valueOf } from './answer.js';
 import type { Answer } from './answer.js';
@@ -157,7 +158,7 @@ export async function warm(garden: string): Promise<void> {
 
 async function viewOf(name: keyof Views, asked: Extract<Order, { view: unknown }>['asked']): Promise<unknown> {
 	const there = open();
-	const order: Order = { view: name, asked };
+	const order: Order = { hand: writing(), view: name, asked };
 	if (!there) return valueOf(await (await import('./thread.js')).default(order));
 	return inGarden(there, threadOf(asked.params.garden ?? '', there.gardens.length), order);
 }
@@ -169,7 +170,7 @@ export async function job<N extends keyof Jobs>(
 	gone?: AbortSignal
 ): Promise<Awaited<ReturnType<Jobs[N]>>> {
 	const there = open();
-	const order: Order = { job: name, given };
+	const order: Order = { hand: writing(), job: name, given };
 	const value = there ? await inTurn(there, order, gone) : valueOf(await (await import('./thread.js')).default(order));
 	return value as Awaited<ReturnType<Jobs[N]>>;
 }

@@ -1,3 +1,4 @@
+import { sayNumber } from '../../numbers.js';
 import { z } from 'zod';
 import { sayDate } from '../../dates.js';
 import { entryKind } from '../describe.js';
@@ -13,7 +14,6 @@ export const weatherKinds = {
 			to: isoDate,
 			days: whole(1, 73_100, 'Days')
 		}),
-		line: ({ data: d }) =>
-			`Weather record: ${d.name}, ${d.days.toLocaleString('en')} days from ${sayDate(d.from)} to ${sayDate(d.to)}`
+		line: ({ data: d }) => `Weather record: ${d.name}, ${sayNumber(d.days)} days from ${sayDate(d.from)} to ${sayDate(d.to)}`
 	})
 } as const;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayNumber } from '$lib/core/numbers.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -37,7 +38,7 @@
 		<p class="text-faded">
 			{data.inAll === 0 ? 'No batch yet' : plural(data.inAll, ['batch', 'batches'])}{data.isToday
 				? data.due
-					? `, ${data.due === 1 ? 'one needs' : `${data.due.toLocaleString('en')} need`} you this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
+					? `, ${data.due === 1 ? 'one needs' : `${sayNumber(data.due)} need`} you this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
 					: '.'
 				: ', if all goes as usual.'}
 		</p>

@@ -6,6 +6,7 @@
 	import Rows from '$lib/ui/Rows.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { KINDS } from '$lib/core/ledger/entries.js';
+	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { undoEntry } from '$lib/ui/undo.js';
@@ -57,8 +58,8 @@
 		value={data.filter.plant}
 		items={[{ value: '', name: 'all kinds' }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
 	/>
-	<Field label="From" name="from" type="date" value={data.filter.from} />
-	<Field label="To" name="to" type="date" value={data.filter.to} />
+	<DayField label="From" name="from" value={data.filter.from} />
+	<DayField label="To" name="to" value={data.filter.to} />
 	<Act type="submit" main>Find</Act>
 </form>
 {#if filtered}<p class="mt-2"><a href="{base}/ledger">Show all again</a></p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -15,7 +16,7 @@
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { startClock } from '$lib/ui/clocks.js';
-	import { money, plural } from '$lib/ui/say.js';
+	import { plural } from '$lib/ui/say.js';
 	import Feed from './Feed.svelte';
 	import OwnVessel from './OwnVessel.svelte';
 	import Thin from './Thin.svelte';
@@ -25,7 +26,7 @@
 	const p = $derived(data.preparing);
 	const units = $derived(data.garden.units);
 	const volume = (l: number) =>
-		l < 0.95 ? (units.length === 'us' ? `${(l * 33.814).toFixed(0)} fl oz` : `${Math.round(l * 1000)} ml`) : sayVolume(l, units);
+		l < 0.95 ? (units.length === 'us' ? `${sayNumber(l * 33.814)} fl oz` : `${sayNumber(l * 1000)} ml`) : sayVolume(l, units);
 	let kind = $derived(data.asked?.kind ?? '');
 	let way = $derived(data.asked?.way ?? '');
 	let n = $derived(data.asked?.n ?? 12);
@@ -108,7 +109,7 @@
 					<TableBodyCell class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</TableBodyCell>
 					<TableBodyCell class="text-right whitespace-nowrap">
 						{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
-								class="note block">{money(m.buy.cost, data.garden.currency)}</span
+								class="note block">{sayMoney(m.buy.cost, data.garden.currency)}</span
 							>{:else}{volume(m.short)} to be found{/if}
 					</TableBodyCell>
 				{/snippet}
@@ -121,8 +122,8 @@
 		{#if p.rows.length}
 			<p class="mt-3 text-lg">Water to bring: <strong>{volume(p.water)}</strong>.</p>
 			<p class="mt-1 text-lg">
-				To buy: <strong>{money(p.cost, data.garden.currency)}</strong>; as many plants bought ready would cost about
-				<strong>{money(p.bought, data.garden.currency)}</strong>.
+				To buy: <strong>{sayMoney(p.cost, data.garden.currency)}</strong>; as many plants bought ready would cost about
+				<strong>{sayMoney(p.bought, data.garden.currency)}</strong>.
 				<span class="note block">Prices are guesses in the handbook until you set your own.</span>
 			</p>
 		{/if}
@@ -135,7 +136,7 @@
 					<strong>{r.code ?? r.kindName}</strong>: powder of {r.hormone!.powder} %, tip out about {r.hormone!.grams < 1
 						? 'a knife tip'
 						: `${Math.ceil(r.hormone!.grams)} g`}; or a quick dip of
-					{r.hormone!.dip[0].toLocaleString('en')}–{r.hormone!.dip[1].toLocaleString('en')} mg/L, {r.hormone!.dipMl} ml.
+					{sayNumber(r.hormone!.dip[0])}–{sayNumber(r.hormone!.dip[1])} mg/L, {r.hormone!.dipMl} ml.
 				</p>
 			{:else}<p class="mt-2 text-faded">
 					{p.rows.length ? 'None is needed for these.' : 'By the wood: soft, firm or hard.'}

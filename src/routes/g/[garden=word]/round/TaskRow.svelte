@@ -5,6 +5,7 @@
 	import { addDays, isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
@@ -151,7 +152,7 @@
 		<div class="mt-3 grid max-w-2xl gap-6 border-l-4 border-catkin pl-4 sm:grid-cols-2">
 			<EntryForm action="?/putoff" submit="Put off" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
 				{@render work()}
-				<Field label="Until" name="until" type="date" value={addDays(today, 3)} />
+				<DayField label="Until" name="until" value={addDays(today, 3)} />
 			</EntryForm>
 			<EntryForm action="?/skip" submit="Skip this time" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
 				{@render work()}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Note from '$lib/ui/Note.svelte';
+	import Hand from '$lib/ui/Hand.svelte';
 	import Look from '$lib/ui/Look.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
@@ -129,8 +130,9 @@
 				{/key}
 			</div>
 		{/if}
-		<h2 class="mt-10 text-2xl">How it looks on this device</h2>
+		<h2 class="mt-10 text-2xl">How this device shows it</h2>
 		<div class="mt-2"><Look /></div>
+		<div class="mt-4"><Hand /></div>
 		<h2 class="mt-10 text-2xl">Where the weather comes from</h2>
 		<p class="mt-2">
 			{#if data.record.made}A made record of {data.record.years} years, bent to the frosts and the coldest night given here.

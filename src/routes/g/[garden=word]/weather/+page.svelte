@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayNumber } from '$lib/core/numbers.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -57,7 +58,7 @@
 			{#if v.source.tooShort !== null}The imported days are too few for a climate; they count as what was observed.{/if}
 		{:else}
 			Worked out from {v.source.years} whole years, {v.source.from.slice(0, 4)}–{v.source.to.slice(0, 4)}{v.source.gapDays
-				? `, ${v.source.gapDays.toLocaleString('en')} ${v.source.gapDays === 1 ? 'day' : 'days'} of them missing`
+				? `, ${sayNumber(v.source.gapDays)} ${v.source.gapDays === 1 ? 'day' : 'days'} of them missing`
 				: ''}.
 		{/if}
 		{#if v.station.there}
@@ -99,7 +100,7 @@
 					<TableBodyCell>{n.middle === null ? 'as usual' : `${t(n.middle)} (${t(n.cold!)})`}</TableBodyCell>
 					<TableBodyCell class={n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}>{odds(n.freeze)}</TableBodyCell>
 					<TableBodyCell>{odds(n.hard)}</TableBodyCell>
-					<TableBodyCell>{n.et0.toFixed(1)} mm</TableBodyCell>
+					<TableBodyCell>{sayNumber(n.et0, 1, true)} mm</TableBodyCell>
 				{/snippet}
 			</Rows>
 		</div>
@@ -169,7 +170,7 @@
 		</div>
 		<div>
 			<dt class="note">Length of day; light to work by</dt>
-			<dd class="text-lg font-semibold">{v.sun.day.toFixed(1)} h; {v.sun.light.toFixed(1)} h</dd>
+			<dd class="text-lg font-semibold">{sayNumber(v.sun.day, 1, true)} h; {sayNumber(v.sun.light, 1, true)} h</dd>
 		</div>
 		{#if v.rains}
 			<div>
@@ -210,7 +211,7 @@
 		<ul class="ruled mt-2 max-w-3xl">
 			{#each v.source.imports as i (i.id)}
 				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
-					<span>{i.name} <span class="note">{i.days.toLocaleString('en')} days, {sayDate(i.from)} to {sayDate(i.to)}</span></span>
+					<span>{i.name} <span class="note">{sayNumber(i.days)} days, {sayDate(i.from)} to {sayDate(i.to)}</span></span>
 					<EntryForm action="?/remove" submit="Take out" today={data.garden.today} dated={false} noted={false} quiet>
 						<input type="hidden" name="import" value={i.id} />
 					</EntryForm>

@@ -1,3 +1,4 @@
+import { sayNumber } from '../../../numbers.js';
 import { z } from 'zod';
 import { ok } from '../../../result.js';
 import { batchNamed, entryKind } from '../../describe.js';
@@ -10,7 +11,7 @@ export const laidOut = entryKind({
 		rows: whole(1, 100, 'Rows'),
 		columns: whole(1, 100, 'Pieces in a row'),
 		groups: z.array(name(40)).max(8, 'At most eight treatments.'),
-		of: z.array(whole(-1, 7, 'Treatment')).max(MOST_CELLS, `At most ${MOST_CELLS.toLocaleString('en')} cells.`)
+		of: z.array(whole(-1, 7, 'Treatment')).max(MOST_CELLS, { error: () => `At most ${sayNumber(MOST_CELLS)} cells.` })
 	}),
 	line: ({ data: d }, n) =>
 		`${batchNamed(n)}: laid out in ${d.rows} × ${d.columns}${d.groups.length > 1 ? `, a trial of ${d.groups.join(' / ')}` : ''}`,

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
@@ -10,7 +11,7 @@
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength, sayTemperature, zoneOf } from '$lib/core/units/index.js';
 	import { SIGHTING_WORDS } from '$lib/core/season/suitability.js';
-	import { money, PLACE_WORDS } from '$lib/ui/say.js';
+	import { PLACE_WORDS } from '$lib/ui/say.js';
 	import OwnFigures from './OwnFigures.svelte';
 	import WaySection from './WaySection.svelte';
 	import type { PageData } from './$types';
@@ -58,7 +59,7 @@
 	</div>
 	<div>
 		<dt class="note">One bought</dt>
-		<dd class="text-lg font-semibold">about {money(k.price.v, data.garden.currency)}</dd>
+		<dd class="text-lg font-semibold">about {sayMoney(k.price.v, data.garden.currency)}</dd>
 	</div>
 </dl>
 {#if k.seed}<p class="mt-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayNumber } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	/** Where the handbook's figures come from: how many rest on what, and what a remembered chance is taken to be worth. */
@@ -18,15 +19,15 @@
 		: 'What the handbook’s figures rest on'}
 </h1>
 <p class="mt-2 max-w-prose">
-	There are {data.total.toLocaleString('en')} figures. A chance counts as if so many pieces had been counted; what you count yourself
-	is added to it, and any figure can be replaced by your own on its kind’s page.
+	There are {sayNumber(data.total)} figures. A chance counts as if so many pieces had been counted; what you count yourself is added
+	to it, and any figure can be replaced by your own on its kind’s page.
 </p>
 <ul class="mt-4">
 	{#each data.sources as s (s.id)}
 		<li class="border-t border-rule py-3">
 			<div class="grid gap-x-6 sm:grid-cols-[9rem_1fr]">
 				<p>
-					<span class="figure">{s.count.toLocaleString('en')}</span>
+					<span class="figure">{sayNumber(s.count)}</span>
 					<span class="unit">{s.count === 1 ? 'figure' : 'figures'}</span>
 					{#if s.count > 0}<br /><span class="note">{share(s.count)}</span>{/if}
 				</p>

@@ -4,7 +4,7 @@
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
-	import Field from '$lib/ui/Field.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -17,8 +17,8 @@
 <div class="no-print">
 	<h1>Away</h1>
 	<form method="GET" class="mt-4 flex max-w-2xl flex-wrap items-end gap-4">
-		<Field label="First day away" name="from" type="date" value={data.asked.from} />
-		<Field label="Last day away" name="to" type="date" value={data.asked.to} />
+		<DayField label="First day away" name="from" value={data.asked.from} />
+		<DayField label="Last day away" name="to" value={data.asked.to} />
 		<Act type="submit" main>Show</Act>
 	</form>
 	{#if data.problem}

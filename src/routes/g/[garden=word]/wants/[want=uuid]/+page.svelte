@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
@@ -11,7 +12,7 @@
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import { HINGE_WORDS, money, PLACE_WORDS, PURPOSE_WORDS, sayRange } from '$lib/ui/say.js';
+	import { HINGE_WORDS, PLACE_WORDS, PURPOSE_WORDS, sayRange } from '$lib/ui/say.js';
 	import ChangeWant from './ChangeWant.svelte';
 	import Instead from './Instead.svelte';
 	import WayBest from './WayBest.svelte';
@@ -148,7 +149,7 @@
 
 		{#each p.plan?.byHour ?? [] as other (other.worth)}
 			<p class="mt-3 max-w-prose">
-				They stand in the order of what they cost you, with an hour of your time at {money(p.plan!.hourWorth, currency)}. At {money(
+				They stand in the order of what they cost you, with an hour of your time at {sayMoney(p.plan!.hourWorth, currency)}. At {sayMoney(
 					other.worth,
 					currency
 				)} an hour,

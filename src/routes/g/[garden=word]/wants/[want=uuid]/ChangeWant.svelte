@@ -3,6 +3,7 @@
 	/** Another number, day, certainty or place for a want, and what was said of it before. */
 	import { sayDate } from '$lib/core/dates.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import type { PageData } from './$types';
@@ -20,7 +21,7 @@
 		{#key want.version}
 			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want}>
 				<Field label="How many" name="target" value={String(want.target)} numeric />
-				<Field label="By the day" name="due" type="date" value={want.due} />
+				<DayField label="By the day" name="due" value={want.due} />
 				<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
 				<SelectField
 					label="Where they go"

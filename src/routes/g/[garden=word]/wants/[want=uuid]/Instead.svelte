@@ -1,10 +1,10 @@
 <script lang="ts">
 	/** No way is as sure as asked in time: what can be had instead. */
+	import { sayMoney } from '$lib/core/numbers.js';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { insteadOf } from '$lib/core/plan/instead.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Note from '$lib/ui/Note.svelte';
-	import { money } from '$lib/ui/say.js';
 	import { goes, sayAll } from './planSays.js';
 	import type { PageData } from './$types';
 	import type { PlannedWay } from './planSays.js';
@@ -45,7 +45,7 @@
 			</li>
 		{/if}
 		<li>
-			Bought, {target} would cost about {money(buying, currency)} (price per plant is a guess; set yours in the
+			Bought, {target} would cost about {sayMoney(buying, currency)} (price per plant is a guess; set yours in the
 			<a href={handbook}>handbook</a>).
 		</li>
 	</ul>

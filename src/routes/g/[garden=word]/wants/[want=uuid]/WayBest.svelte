@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A way by which the want can be met: how many, when, how sure, what it asks. */
+	import { sayMoney } from '$lib/core/numbers.js';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { capital, sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
 	import { sayMinutes, sayVolume } from '$lib/core/units/index.js';
@@ -7,7 +8,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
-	import { HINGE_WORDS, money, sayRange } from '$lib/ui/say.js';
+	import { HINGE_WORDS, sayRange } from '$lib/ui/say.js';
 	import Stages from './Stages.svelte';
 	import { curveOf, curveTitle, lower } from './planSays.js';
 	import type { PlannedWay } from './planSays.js';
@@ -89,7 +90,7 @@
 				<div>
 					<dt class="note">Costs, or bought</dt>
 					<dd class="font-semibold">
-						{best.effort.cost < 1 ? 'Nothing' : `About ${money(best.effort.cost, garden.currency)}`}; bought {money(
+						{best.effort.cost < 1 ? 'Nothing' : `About ${sayMoney(best.effort.cost, garden.currency)}`}; bought {sayMoney(
 							best.buying,
 							garden.currency
 						)}

@@ -1,8 +1,10 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
@@ -18,16 +20,18 @@
 	let target = $state(10);
 	/** Plants that the measured ground asks for; null while it is not measured. */
 	let onGround = $state<number | null>(null);
-	let due = $state('');
+	let due = $state(untrack(() => data.nextAutumn));
 	let confidence = $state(90);
 
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
 	const measured = $derived(purpose === 'hedge' || purpose === 'bed');
+	/** What is kept alive is kept until winter is over: its day follows, unless another was typed. */
 	$effect(() => {
-		if (purpose === 'keep') {
-			due = data.afterWinter;
-			target = 1;
-		} else if (due === data.afterWinter || due === '') due = data.nextAutumn;
+		const keeps = purpose === 'keep';
+		untrack(() => {
+			if (keeps) [due, target] = [data.afterWinter, 1];
+			else if (due === data.afterWinter) due = data.nextAutumn;
+		});
 	});
 </script>
 
@@ -63,7 +67,7 @@
 					max={2000}
 				/>
 			{/if}
-			<Field label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" type="date" bind:value={due} />
+			<DayField label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" bind:value={due} />
 			<div>
 				<Stepper
 					label="How sure"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayNumber } from '$lib/core/numbers.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
@@ -83,8 +84,7 @@
 		read();
 	}
 	const first = $derived(found && found.days ? daysOf(found.record).slice(0, 5) : []);
-	const n = (v: number) => v.toLocaleString('en');
-	const some = (count: number, one: string, many: string) => `${n(count)} ${count === 1 ? one : many}`;
+	const some = (count: number, one: string, many: string) => `${sayNumber(count)} ${count === 1 ? one : many}`;
 
 	async function keep() {
 		if (!found) return;
@@ -153,7 +153,7 @@
 {#if sample && found && columns}
 	<section class="mt-8 border-t border-ink pt-5">
 		<p>
-			<span class="figure">{n(found.days)}</span>
+			<span class="figure">{sayNumber(found.days)}</span>
 			<span class="unit"
 				>days{#if found.days}, {sayDate(isoOf(found.record.first))} to {sayDate(
 						isoOf(found.record.first + found.record.low.length - 1)
@@ -193,7 +193,7 @@
 					label="Station"
 					name="station"
 					bind:value={() => station, (v) => ((station = v), read())}
-					items={found.stations.map((s) => ({ value: s.id, name: `${s.id}, ${n(s.figures)} days` }))}
+					items={found.stations.map((s) => ({ value: s.id, name: `${s.id}, ${sayNumber(s.figures)} days` }))}
 				/>
 			</div>
 		{/if}
@@ -211,7 +211,8 @@
 				>
 					{#snippet cells(d: (typeof first)[number])}
 						<TableBodyCell>{sayDate(isoOf(d.day))}</TableBodyCell>
-						{#each [d.low, d.high, d.rain] as v, i (i)}<TableBodyCell>{v === null ? '' : v.toFixed(1)}</TableBodyCell>{/each}
+						{#each [d.low, d.high, d.rain] as v, i (i)}<TableBodyCell>{v === null ? '' : sayNumber(v, 1, true)}</TableBodyCell
+							>{/each}
 					{/snippet}
 				</Rows>
 			</div>

@@ -1,12 +1,12 @@
 <script lang="ts">
 	/** What of a file is missing, double, flagged or unreadable, and what becomes of it. */
+	import { sayNumber } from '$lib/core/numbers.js';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import type { WeatherFound } from '$lib/formats/weatherFile.js';
 	import Fold from '$lib/ui/Fold.svelte';
 
 	let { found }: { found: WeatherFound } = $props();
-	const n = (v: number) => v.toLocaleString('en');
-	const some = (count: number, one: string, many: string) => `${n(count)} ${count === 1 ? one : many}`;
+	const some = (count: number, one: string, many: string) => `${sayNumber(count)} ${count === 1 ? one : many}`;
 </script>
 
 <ul class="mt-3 max-w-2xl list-disc pl-5">
@@ -19,8 +19,9 @@
 				: ''}. Gaps stay gaps.
 		</li>{/if}
 	{#if found.doubles}<li>
-			{some(found.doubles, 'figure', 'figures')} came twice{found.differing ? `, ${n(found.differing)} of them differing` : ''}:
-			the later line stands.
+			{some(found.doubles, 'figure', 'figures')} came twice{found.differing
+				? `, ${sayNumber(found.differing)} of them differing`
+				: ''}: the later line stands.
 		</li>{/if}
 	{#if found.flagged}<li>
 			{some(found.flagged, 'figure was', 'figures were')} marked by their source as failing its checks, and left out.

@@ -1,0 +1,3 @@
+import { takeHand } from '$lib/ui/hand.svelte.js';
+
+takeHand();
