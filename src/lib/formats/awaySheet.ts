@@ -1,6 +1,7 @@
 /** One page for whoever waters while one is away: when, where, what, how much, and nothing else. */
 import { INK, makePdf, MISSED } from './pdf.js';
 import type { Face, FontFiles, Pdf, Type } from './pdf.js';
+import type { Tags } from './pdfTags.js';
 
 export interface AwayRow {
 	day: string;
@@ -21,15 +22,15 @@ const RULE = '#9fb3aa';
 /** PDF, A4. Fonts are file paths; without them the page is set in the viewer's own Helvetica. */
 export function awaySheetPdf(sheet: AwaySheet): Promise<Buffer> {
 	const about = { size: 'A4', margin: MARGIN, info: { Title: `${sheet.garden}, ${sheet.span}` } };
-	return makePdf(about, sheet.fonts, (doc, type) => write(doc, type, sheet));
+	return makePdf(about, sheet.fonts, (doc, type, tags) => write(doc, type, tags, sheet));
 }
 
-function write(doc: Pdf, type: Type, sheet: AwaySheet): void {
+function write(doc: Pdf, type: Type, tags: Tags, sheet: AwaySheet): void {
 	const width = doc.page.width - 2 * MARGIN;
 	const face = (of: Face, text: string) => doc.font(type.of(of, text));
 	const [garden, span] = [type.set(sheet.garden), `While we are away: ${type.set(sheet.span)}`];
-	face('bold', garden).fillColor(INK).fontSize(22).text(garden);
-	face('text', span).fontSize(13).text(span).moveDown(0.8);
+	tags.say('H1', () => face('bold', garden).fillColor(INK).fontSize(22).text(garden));
+	tags.say('P', () => face('text', span).fontSize(13).text(span).moveDown(0.8));
 	let day = '';
 	for (const row of sheet.rows) {
 		const how = type.set(`${row.place}: ${row.how}`);
@@ -41,28 +42,36 @@ function write(doc: Pdf, type: Type, sheet: AwaySheet): void {
 		if (doc.y + height > doc.page.height - MARGIN) doc.addPage();
 		if (row.day !== day) {
 			doc.moveDown(0.4);
-			doc
-				.moveTo(MARGIN, doc.y)
-				.lineTo(MARGIN + width, doc.y)
-				.lineWidth(0.7)
-				.strokeColor(RULE)
-				.stroke();
-			face('bold', row.day).moveDown(0.4).fontSize(14).fillColor(INK).text(row.day, MARGIN);
+			tags.decoration(() =>
+				doc
+					.moveTo(MARGIN, doc.y)
+					.lineTo(MARGIN + width, doc.y)
+					.lineWidth(0.7)
+					.strokeColor(RULE)
+					.stroke()
+			);
+			tags.say('H2', () => face('bold', row.day).moveDown(0.4).fontSize(14).fillColor(INK).text(row.day, MARGIN));
 			day = row.day;
 		}
 		const y = doc.y + 6;
-		doc.rect(MARGIN, y, 12, 12).lineWidth(1).strokeColor(INK).stroke();
-		face('bold', what)
-			.fontSize(12)
-			.fillColor(INK)
-			.text(what, MARGIN + 24, y - 1, { width: width - 24 });
-		face('text', how)
-			.fontSize(12)
-			.text(how, MARGIN + 24, doc.y + 1, { width: width - 24 });
+		tags.decoration(() => doc.rect(MARGIN, y, 12, 12).lineWidth(1).strokeColor(INK).stroke());
+		tags.say('P', () =>
+			face('bold', what)
+				.fontSize(12)
+				.fillColor(INK)
+				.text(what, MARGIN + 24, y - 1, { width: width - 24 })
+		);
+		tags.say('P', () =>
+			face('text', how)
+				.fontSize(12)
+				.text(how, MARGIN + 24, doc.y + 1, { width: width - 24 })
+		);
 	}
-	if (sheet.rows.length === 0) face('text', '').fontSize(13).text('Nothing needs doing.');
+	if (sheet.rows.length === 0) tags.say('P', () => face('text', '').fontSize(13).text('Nothing needs doing.'));
 	if (type.missed())
-		face('text', MISSED)
-			.fontSize(10)
-			.text(MISSED, MARGIN, doc.y + 14);
+		tags.say('P', () =>
+			face('text', MISSED)
+				.fontSize(10)
+				.text(MISSED, MARGIN, doc.y + 14)
+		);
 }

@@ -3,6 +3,7 @@ import QRCode from 'qrcode';
 import type { Sheet } from '$lib/core/handbook/benchSchema.js';
 import { INK, makePdf, MM } from './pdf.js';
 import type { Face, FontFiles, Pdf, Type } from './pdf.js';
+import type { Tags } from './pdfTags.js';
 
 export interface Label {
 	code: string;
@@ -72,7 +73,7 @@ function fitted(
 
 export function labelsPdf(job: LabelJob): Promise<Buffer> {
 	const { sheet: s } = job;
-	return makePdf({ size: s.paper, margin: 0, info: { Title: 'Labels' }, autoFirstPage: true }, job.fonts, (doc, type) => {
+	return makePdf({ size: s.paper, margin: 0, info: { Title: 'Labels' }, autoFirstPage: true }, job.fonts, (doc, type, tags) => {
 		const made = new Map<string, string>();
 		const perPage = s.across * s.down;
 		const skip = Math.max(0, Math.min(perPage - 1, job.skip));
@@ -82,7 +83,7 @@ export function labelsPdf(job: LabelJob): Promise<Buffer> {
 			const place = at % perPage;
 			const x = (s.left + (place % s.across) * (s.width + s.gap_x) + job.shift[0]) * MM;
 			const y = (s.top + Math.floor(place / s.across) * (s.height + s.gap_y) + job.shift[1]) * MM;
-			one(doc, type, label, x, y, s.width * MM, s.height * MM, job.lines, made);
+			tags.in('Sect', () => one(doc, type, tags, label, x, y, s.width * MM, s.height * MM, job.lines, made));
 		});
 	});
 }
@@ -90,6 +91,7 @@ export function labelsPdf(job: LabelJob): Promise<Buffer> {
 function one(
 	doc: Pdf,
 	type: Type,
+	tags: Tags,
 	label: Label,
 	x: number,
 	y: number,
@@ -98,17 +100,17 @@ function one(
 	lines: boolean,
 	made: Map<string, string>
 ): void {
-	if (lines) doc.rect(x, y, width, height).lineWidth(0.3).stroke('#9fb3aa');
+	if (lines) tags.decoration(() => doc.rect(x, y, width, height).lineWidth(0.3).stroke('#9fb3aa'));
 	const pad = Math.min(2.2 * MM, height * 0.1);
 	const side = Math.min(height - 2 * pad, width * 0.3);
-	drawCode(doc, label.qr, x + pad, y + (height - side) / 2, side, made);
+	tags.figure(`Code that opens ${label.code}`, () => drawCode(doc, label.qr, x + pad, y + (height - side) / 2, side, made));
 	const left = x + pad * 2 + side;
 	const room = x + width - pad - left;
 	const put = (of: Face, said: string, top: number, size: number, least: number) => {
 		const text = type.set(said);
 		const face = type.of(of, `${text}…`);
 		const f = fitted(doc, face, text, room, size, least);
-		doc.font(face).fontSize(f.size).fillColor(INK).text(f.text, left, top, { lineBreak: false });
+		tags.say('P', () => doc.font(face).fontSize(f.size).fillColor(INK).text(f.text, left, top, { lineBreak: false }));
 		return top + f.size * 1.12;
 	};
 	const big = Math.min(height * 0.26, 15);

@@ -4,6 +4,7 @@ import type { Font } from 'fontkit';
 import PDFDocument from 'pdfkit';
 import { TONES } from '$lib/core/draw/shapes.js';
 import type { Drawing } from '$lib/core/draw/shapes.js';
+import { Tags } from './pdfTags.js';
 
 export type Pdf = PDFKit.PDFDocument;
 export const INK = TONES.ink;
@@ -66,13 +67,13 @@ function typeOf(doc: Pdf, fonts: FontFiles | null): Type {
 /** Told at the foot of what was set with boxes. */
 export const MISSED = `Where a ${BOX} stands, a sign cannot be printed here.`;
 
-/** Makes a document, lets `write` fill it, and gives its bytes. Without font files the viewer's own Helvetica serves. */
+/** Makes a tagged document, lets `write` fill it, and gives its bytes. Without font files the viewer's own Helvetica serves. */
 export async function makePdf(
 	options: PDFKit.PDFDocumentOptions,
 	fonts: FontFiles | null,
-	write: (doc: Pdf, type: Type) => void | Promise<void>
+	write: (doc: Pdf, type: Type, tags: Tags) => void
 ): Promise<Buffer> {
-	const doc = new PDFDocument({ lang: 'en', displayTitle: true, ...options });
+	const doc = new PDFDocument({ lang: 'en', displayTitle: true, tagged: true, pdfVersion: '1.7', ...options });
 	const pieces: Buffer[] = [];
 	doc.on('data', (piece: Buffer) => pieces.push(piece));
 	const done = new Promise<Buffer>((resolve, reject) => {
@@ -80,7 +81,9 @@ export async function makePdf(
 		doc.on('error', reject);
 	});
 	const type = typeOf(doc, fonts);
-	await write(doc, type);
+	const tags = new Tags(doc);
+	write(doc, type, tags);
+	tags.end();
 	doc.end();
 	return done;
 }
