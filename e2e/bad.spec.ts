@@ -95,7 +95,7 @@ test('bad typing is refused in its place and nothing typed is lost', async ({ ap
 	await page.goto(`${app.demo}/settings`);
 	await page.getByLabel('Latitude').fill('91');
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
-	await expect(page.getByRole('alert')).toContainText('Latitude: between -90 and 90');
+	await expect(page.getByRole('alert')).toContainText('Latitude: between −90 and 90');
 });
 
 test('of two browsers that log the same batch, the slower is told and loses nothing', async ({ app, browser }) => {

@@ -32,7 +32,9 @@ export function tooSmall(least: number): string[] {
 export async function hiddenFocus(most: number): Promise<string[]> {
 	const bad: string[] = [];
 	const all = [
-		...document.querySelectorAll<HTMLElement>('a[href], button, input:not([type=hidden]), select, textarea, summary')
+		...document.querySelectorAll<HTMLElement>(
+			'a[href], button, input:not([type=hidden]):not([tabindex="-1"]), select, textarea, summary'
+		)
 	].filter((el) => el.checkVisibility({ visibilityProperty: true }) && !el.closest('[data-foot]'));
 	// Of very many every second, third …: they are rows alike.
 	const stops = all.filter((_, i) => i % Math.max(1, Math.ceil(all.length / most)) === 0);

@@ -111,7 +111,7 @@
 		type="date"
 		tabindex="-1"
 		aria-hidden="true"
-		class="pointer-events-none absolute right-0 bottom-0 h-px w-px opacity-0"
+		class="pointer-events-none absolute right-0 bottom-0 h-px w-px border-0 p-0 opacity-0"
 		{min}
 		{max}
 		value={isIsoDate(value) ? value : ''}
