@@ -17,6 +17,8 @@ import type { Season } from './season.js';
 import { bookOf } from './book.js';
 import { handbook } from './handbook.js';
 import { snapshotOf } from './snapshot.js';
+import { sheltersOf } from './shelters.js';
+import type { ShelterOf } from './shelters.js';
 import { frostOn, placeOn, winterAt } from './stood.js';
 import type { Snapshot } from './snapshot.js';
 import type * as state from './store/state.js';
@@ -64,6 +66,8 @@ export interface Model {
 	record: RecordOf;
 	/** Changes whenever the season, the places, their temperatures or the correlation do. */
 	state: string;
+	/** A place as a shelter; null under the sky. */
+	shelter: ShelterOf;
 	/** Mean temperature of a day at a place. */
 	means: ReturnType<typeof meansOf>;
 	/** Last day on which one of the living batches was struck from a stock plant. */
@@ -82,6 +86,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		recordOf(garden)
 	]);
 	const { places, stocks, living } = snapshot;
+	const shelter = sheltersOf(garden.base, places, readings, season.sky);
 	const forms = new Map(stocks.map((s) => [s.id, s.label]));
 	const told = [...readings].map(([place, days]) => [place, days.size, days.get(dayNumber(garden.today))]);
 	return {
@@ -93,9 +98,10 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		formOf: (stockId) => forms.get(stockId ?? '') ?? '',
 		season,
 		record,
-		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.low_c, p.high_c]), told]),
-		means: meansOf(places, readings, season.sky),
-		lows: lowsOf(places, readings, season.sky),
+		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.body, p.low_c, p.high_c]), told]),
+		shelter,
+		means: meansOf(places, readings, shelter, season.sky),
+		lows: lowsOf(places, readings, shelter, season.sky),
 		struckFrom: lastStruck(living)
 	};
 }

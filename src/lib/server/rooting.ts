@@ -1,6 +1,7 @@
 /** Is it rooted yet? What the looks, the warmth of the place and the way's odds say of a batch. */
 import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
+import type { ShelterOf } from './shelters.js';
 import type { PlaceRow } from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -16,34 +17,19 @@ import { rootedWord, rootingSentence } from '$lib/core/odds/rootingWords.js';
 import type { RootingFacts } from '$lib/core/odds/rootingWords.js';
 import { growthClock, warmthClock } from '$lib/core/plan/clock.js';
 import type { Clock } from '$lib/core/plan/clock.js';
-import { OUTDOORS, ROOMS } from '$lib/core/places.js';
+import { ROOMS } from '$lib/core/places.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
 import type { Season } from '$lib/core/season/season.js';
 
 /** Lowest and highest that a thermometer at a place read, by day. */
 export type ReadingsOf = ReadonlyMap<DayNumber, { low: number; high: number }>;
 
-/** Under glass or in a shed it is so much milder than outside on average, °C. From memory; the place's own bounds hold. */
-const MILDER: Record<string, number> = { frame: 3, garage: 4, bench: 2 };
-/** A room whose place does not say. Common practice, no source. */
-const ROOM_C = 17;
+type Inside = (day: DayNumber) => { low: number; high: number };
 
-/** Mean temperature of a day where a batch stands: read, or by the place's own bounds and the sky. */
-export function meanAt(
-	place: Pick<PlaceRow, 'kind' | 'low_c' | 'high_c'> | undefined,
-	readings: ReadingsOf | undefined,
-	sky: SkyOf,
-	day: DayNumber
-): number {
-	const read = readings?.get(day);
-	if (read) return (read.low + read.high) / 2;
-	const out = sky.on(day);
-	const outside = (out.low + out.high) / 2;
-	if (!place) return outside;
-	const { low_c: low, high_c: high } = place;
-	if (ROOMS.has(place.kind)) return low !== null && high !== null ? (low + high) / 2 : (low ?? high ?? ROOM_C);
-	const mild = outside + (MILDER[place.kind] ?? 0);
-	return Math.min(high ?? Infinity, Math.max(low ?? -Infinity, mild));
+/** Mean temperature of a day where a batch stands: read, or as its shelter follows the sky. */
+export function meanAt(readings: ReadingsOf | undefined, inside: Inside | null, sky: SkyOf, day: DayNumber): number {
+	const at = readings?.get(day) ?? (inside ? inside(day) : sky.on(day));
+	return (at.low + at.high) / 2;
 }
 
 /**
@@ -51,8 +37,9 @@ export function meanAt(
  * a thermometer, a night that was only usual.
  */
 export function lowAt(
-	place: Pick<PlaceRow, 'kind' | 'low_c'> | undefined,
+	place: Pick<PlaceRow, 'kind'> | undefined,
 	readings: ReadingsOf | undefined,
+	inside: Inside | null,
 	sky: SkyOf,
 	day: DayNumber
 ): number | null {
@@ -61,7 +48,7 @@ export function lowAt(
 	if (!place || ROOMS.has(place.kind)) return null;
 	const out = sky.on(day);
 	if (out.from !== 'observed') return null;
-	return OUTDOORS.has(place.kind) ? out.low : Math.max(place.low_c ?? -Infinity, out.low + (MILDER[place.kind] ?? 0));
+	return inside ? inside(day).low : out.low;
 }
 
 /** By place and day, each asked once: many batches stand at one place. */
@@ -87,14 +74,21 @@ function byPlace<V>(
 
 type ByPlace<V> = (placeId: string | null) => (day: DayNumber) => V;
 /** Mean of a day at each place. */
-export const meansOf = (places: readonly PlaceRow[], readings: ReadonlyMap<string, ReadingsOf>, sky: SkyOf): ByPlace<number> =>
-	byPlace(places, readings, (place, read, day) => meanAt(place, read, sky, day));
+export const meansOf = (
+	places: readonly PlaceRow[],
+	readings: ReadonlyMap<string, ReadingsOf>,
+	shelter: ShelterOf,
+	sky: SkyOf
+): ByPlace<number> =>
+	byPlace(places, readings, (place, read, day) => meanAt(read, shelter(place?.id ?? null)?.day ?? null, sky, day));
 /** Lowest of a day at each place, where it is known. */
 export const lowsOf = (
 	places: readonly PlaceRow[],
 	readings: ReadonlyMap<string, ReadingsOf>,
+	shelter: ShelterOf,
 	sky: SkyOf
-): ByPlace<number | null> => byPlace(places, readings, (place, read, day) => lowAt(place, read, sky, day));
+): ByPlace<number | null> =>
+	byPlace(places, readings, (place, read, day) => lowAt(place, read, shelter(place?.id ?? null)?.day ?? null, sky, day));
 
 export interface RootingView extends RootingFacts {
 	word: string;

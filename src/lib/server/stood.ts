@@ -39,7 +39,7 @@ export function winterAt(m: Model, kind: Kind, b: Batch, standing: Standing): Wi
 	const seen = m.lows(at)(Math.min(m.today - 1, rest.to)) !== null;
 	const [from, now] = [Math.max(since, rest.from), Math.min(m.today, rest.to)].map((day) => woreOn(rest, day));
 	const coldAhead = seen ? Math.min(1, (1 - now!) / Math.max(1e-6, 1 - from!)) : 1;
-	return { kind, place, coldestC: m.garden.climate.coldestC, coldAhead };
+	return { kind, place, coldestC: m.garden.climate.coldestC, coldAhead, inside: m.shelter(at)?.inside.coldest ?? null };
 }
 
 /** Farther back nobody's nights are looked through. */

@@ -194,10 +194,20 @@ function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: Da
 			parents.reduce((n, s) => n + s.count, 0)
 		),
 		coldestC: m.garden.climate.coldestC,
+		inside: (kindOfPlace) => mildestOf(m, open, kindOfPlace, parents[0]?.place_id ?? null),
 		// One night hits all of them alike: the worst hit is the careful measure.
 		alive: parents.reduce((a, s) => Math.min(a, frostOnStock(m, s)?.alive ?? 1), 1),
 		winters: wintersIn(m.season.usual, m.today, due)
 	});
+}
+
+/** Winters inside the place of a kind where they stand; where they don't yet, in the mildest of them. */
+function mildestOf(m: Model, open: readonly state.PlaceRow[], kind: string, standsAt: string | null): Float64Array | null {
+	const mine = open.filter((p) => p.kind === kind);
+	const there = mine.find((p) => p.id === standsAt);
+	const winters = (there ? [there] : mine).flatMap((p) => m.shelter(p.id)?.inside.coldest ?? []);
+	const mean = (w: Float64Array) => w.reduce((a, b) => a + b, 0) / w.length;
+	return winters.reduce<Float64Array | null>((a, b) => (a && mean(a) >= mean(b) ? a : b), null);
 }
 
 /** Size of a grown plant by what its way measures. */

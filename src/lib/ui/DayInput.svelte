@@ -42,13 +42,22 @@
 	const first = written(value);
 	let shown = $state(first);
 	let known = { day: value, text: first };
+	let held = false;
+	let late = false;
 	$effect.pre(() => {
 		// A new day from outside is shown, or the same one written another way; what is being typed is left alone.
 		const text = written(value);
 		if (value === known.day && text === known.text) return;
 		known = { day: value, text };
-		shown = text;
+		// Not under the hand that is about to type: what came meanwhile is shown when it leaves.
+		if (held) late = true;
+		else shown = text;
 	});
+	function left() {
+		held = false;
+		if (late) shown = written(value);
+		late = false;
+	}
 	/** The day that stands in the field now. */
 	function keep(day: string) {
 		known = { day, text: written(day) };
@@ -92,7 +101,12 @@
 		maxlength={40}
 		defaultValue={first}
 		bind:value={shown}
-		oninput={() => void read(false)}
+		onfocus={() => (held = true)}
+		onblur={left}
+		oninput={() => {
+			late = false;
+			void read(false);
+		}}
 		onchange={() => void read(true)}
 		{...rest}
 	/>

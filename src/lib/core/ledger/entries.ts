@@ -21,7 +21,7 @@ import { weatherKinds } from './kinds/weather.js';
 export { gardenData } from './kinds/garden.js';
 export type { GardenData } from './kinds/garden.js';
 export { PLACE_KINDS, placeData } from './kinds/place.js';
-export type { PlaceData, PlaceKind } from './kinds/place.js';
+export type { PlaceKind, PlaceSaid } from './kinds/place.js';
 export { stockData } from './kinds/stock.js';
 export type { StockData } from './kinds/stock.js';
 export { wantData } from './kinds/want.js';

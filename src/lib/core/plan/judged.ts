@@ -52,6 +52,12 @@ export const PLAN = {
 		'Half die of one night at the kind’s hardiness; so much more or less changes the odds e-fold.',
 		OWN
 	),
+	meantFor: judged(
+		{ sill: 10, lit_shelf: 12, garage: 3, frame: -6 },
+		'°C',
+		'Coldest night of a usual winter in the shelters that the handbook’s chances are meant for.',
+		MEMORY
+	),
 	coldStep: judged(
 		2.5,
 		'°C',

@@ -32,6 +32,8 @@ export interface KeepOf {
 	parents: number;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
+	/** Coldest of each winter that may come, °C, in the garden's best place of a kind. */
+	inside?: (kind: string) => ArrayLike<number> | null;
 	/** Chance that they live today; 1 if left out. */
 	alive?: number;
 	/** Winters until the day they are wanted: part of one counts for its part, and from spring to autumn there is none. */
@@ -43,9 +45,10 @@ export interface KeepOf {
  * places. Parents in one place share its fate (one frost, one leak), so they are taken to live or die together, the
  * careful assumption.
  */
-export function keepThrough({ kind, available, standsIn, parents, coldestC, winters, alive = 1 }: KeepOf): KeepAnswer {
+export function keepThrough({ kind, available, standsIn, parents, coldestC, inside, winters, alive = 1 }: KeepOf): KeepAnswer {
 	const { shelters } = kind.winter;
-	const chanceIn = (s: Shelter) => s.chance * (s.in === 'ground' ? bearsCold({ kind, place: 'bed', coldestC }) : 1);
+	const chanceIn = (s: Shelter) =>
+		s.chance * bearsCold({ kind, coldestC, place: s.in === 'ground' ? 'bed' : s.in, inside: inside?.(s.in) ?? null });
 	const there = shelters.find((s) => s.in === standsIn) ?? null;
 	const usable = shelters.filter((s) => s.in === 'ground' || available.has(s.in));
 	const best = usable.reduce<Shelter | null>((a, b) => (a && chanceIn(a) >= chanceIn(b) ? a : b), null);

@@ -22,6 +22,8 @@ export interface WinterAt {
 	place: WinterPlace | null;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
+	/** Coldest of each winter that may come inside, where the place is a shelter, °C; null or left out where it is not known. */
+	inside?: ArrayLike<number> | null;
 	/** Share of the winter's cold still to come, where what came of it is told by its nights (frostSeen.ts); 1 if left out. */
 	coldAhead?: number;
 }
@@ -42,10 +44,21 @@ export const livesThrough = (kind: Pick<Kind, 'hardiness_c'>, lowC: number, inPo
 export const livesWinter = (kind: Pick<Kind, 'hardiness_c'>, coldestC: number, inPots: boolean): number =>
 	logistic((coldestC - borne(kind, inPots)) / COLD_STEP_C);
 
-/** Chance that the coldest night is borne, 0–1; 1 under a roof. */
-export function bearsCold({ kind, place, coldestC }: WinterAt): number {
-	if (place === null || !OUTDOORS.has(place)) return 1;
-	return livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place));
+/** Coldest night of a usual winter in the shelters that the handbook's chances are meant for, °C. */
+const MEANT_C: Readonly<Record<string, number>> = PLAN.meantFor.value;
+
+/**
+ * Chance that the coldest night is borne, 0–1. In a shelter the handbook's chance has the cold of such a shelter in it:
+ * only what this one is colder counts.
+ */
+export function bearsCold({ kind, place, coldestC, inside }: WinterAt): number {
+	if (place === null) return 1;
+	if (OUTDOORS.has(place)) return livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place));
+	const meant = MEANT_C[place];
+	if (meant === undefined || !inside?.length) return 1;
+	let lives = 0;
+	for (let w = 0; w < inside.length; w++) lives += livesThrough(kind, inside[w]!, true);
+	return Math.min(1, lives / inside.length / livesThrough(kind, meant, true));
 }
 
 /** How many times the hazard of the best shelter a place has for the kind; 1 where nothing is known of it. */

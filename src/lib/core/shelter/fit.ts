@@ -4,8 +4,9 @@
  * borne (Student's t, 4 degrees of freedom), and days in a row count as fewer, for they err alike.
  */
 import { SHELTER } from './judged.js';
+import type { ShelterKind } from './bodies.js';
 import { daysInside } from './thermal.js';
-import type { Body, ShelterKind, Weather } from './thermal.js';
+import type { Body, Weather } from './thermal.js';
 
 /** Lowest and highest of a day as they were read; NaN where nothing was. */
 export interface Read {

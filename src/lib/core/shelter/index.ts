@@ -1,3 +1,10 @@
 /** What lives through the winter where: how warm a shelter is, how light, and what that does to what stands in it. */
 export { gainOf, lagOf, respond } from './response.js';
 export type { Outside, Response } from './response.js';
+export * from './bodies.js';
+export * from './fit.js';
+export * from './hourly.js';
+export * from './light.js';
+export * from './place.js';
+export * from './thermal.js';
+export * from './winters.js';

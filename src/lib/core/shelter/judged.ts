@@ -1,5 +1,5 @@
 /** Shelters: figures that decide results, each with its unit and what it rests on. */
-import { judged, MEMORY, PRACTICE } from '../judgement.js';
+import { judged, MEMORY, OWN, PRACTICE } from '../judgement.js';
 
 export const SHELTER = {
 	house: judged(18, '°C', 'A house that is lived in, in winter.', PRACTICE),
@@ -8,5 +8,6 @@ export const SHELTER = {
 	lowestHour: judged(6, 'hour of the day', 'The air is coldest about sunrise.', MEMORY),
 	highestHour: judged(15, 'hour of the day', 'And warmest in the middle of the afternoon.', MEMORY),
 	probe: judged([0.6, 1.2, 2.4], '°C', 'How far a household thermometer and the model differ on a day: one of these.', MEMORY),
+	said: judged(2, '°C', 'How far a household is off in what it says a place falls to in a usual winter.', OWN),
 	daysAlike: judged(3, 'days', 'Days that follow each other err alike: so many tell as much as one.', MEMORY)
 } as const;

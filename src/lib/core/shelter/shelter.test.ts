@@ -6,7 +6,8 @@ import { cosIncidence, diffuseShare, facingOf, lightOfLamp, lightOnWall, MOL_PER
 import { drawn, fitShelter, spanOf, unread } from './fit.js';
 import { hoursOf, sunOf, sunShape } from './hourly.js';
 import { gainOf, lagOf, respond } from './response.js';
-import { daysInside, earthOn, inside, SHELTER_KINDS, usualBody } from './thermal.js';
+import { SHELTER_KINDS } from './bodies.js';
+import { daysInside, earthOn, inside, usualBody } from './thermal.js';
 import type { Body, Weather } from './thermal.js';
 import { coldestIn, lowsBy, MARKS, oddsOfSpell, throughShelter } from './winters.js';
 

@@ -7,6 +7,7 @@
  * τ: how long it lags, h. share: how much of the way from the air outside to its anchor it keeps, 0–1. sun: by how much
  * the mean of a day is lifted for each MJ m⁻² of sun, °C.
  */
+import type { ShelterKind } from './bodies.js';
 import { SHELTER } from './judged.js';
 
 export interface Body {
@@ -17,37 +18,6 @@ export interface Body {
 	/** °C per MJ m⁻² day⁻¹ */
 	sunC: number;
 }
-
-/** What holds a shelter's warmth besides the air. */
-export type Anchor = 'house' | 'earth';
-
-/** What a kind of shelter is before anything was measured: middle, and how far such ones differ. */
-export interface ShelterKind {
-	anchor: Anchor;
-	/** Median, and the spread of its logarithm. */
-	tauH: readonly [number, number];
-	/** Median, and the spread of its log odds. */
-	share: readonly [number, number];
-	/** Most usual, and the most that such a place takes. */
-	sunC: readonly [number, number];
-}
-
-/** By what people call them. From memory; a thermometer soon knows better. */
-export const SHELTER_KINDS = {
-	room: { anchor: 'house', tauH: [30, 0.5], share: [0.97, 0.5], sunC: [0, 0.05] },
-	sill: { anchor: 'house', tauH: [5, 0.5], share: [0.86, 0.5], sunC: [0.1, 0.4] },
-	lit_shelf: { anchor: 'house', tauH: [20, 0.5], share: [0.95, 0.6], sunC: [0.02, 0.1] },
-	porch: { anchor: 'house', tauH: [6, 0.5], share: [0.35, 0.7], sunC: [0.3, 0.8] },
-	garage: { anchor: 'house', tauH: [30, 0.6], share: [0.42, 0.7], sunC: [0.03, 0.15] },
-	cellar: { anchor: 'earth', tauH: [150, 0.6], share: [0.85, 0.6], sunC: [0, 0.02] },
-	shed: { anchor: 'earth', tauH: [8, 0.6], share: [0.15, 0.6], sunC: [0.06, 0.3] },
-	glasshouse: { anchor: 'earth', tauH: [3, 0.5], share: [0.15, 0.6], sunC: [0.5, 1.2] },
-	frame: { anchor: 'earth', tauH: [5, 0.6], share: [0.25, 0.6], sunC: [0.4, 1] },
-	cloche: { anchor: 'earth', tauH: [2, 0.5], share: [0.15, 0.6], sunC: [0.5, 1.2] },
-	mulch: { anchor: 'earth', tauH: [120, 0.6], share: [0.45, 0.6], sunC: [0, 0.05] },
-	ground: { anchor: 'earth', tauH: [60, 0.6], share: [0.3, 0.6], sunC: [0.03, 0.15] }
-} as const satisfies Record<string, ShelterKind>;
-export type ShelterKindName = keyof typeof SHELTER_KINDS;
 
 /** As such a place usually is. */
 export const usualBody = ({ tauH, share, sunC }: ShelterKind): Body => ({ tauH: tauH[0], share: share[0], sunC: sunC[0] });

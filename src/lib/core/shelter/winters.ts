@@ -29,15 +29,20 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 	const wakes = new Float64Array(n);
 	const lows = new Float32Array(days * n);
 	const running = new Float64Array(MARKS.length);
+	const warmest = MARKS.at(-1)!;
 	for (const [w, weather] of winters.entries()) {
 		running.fill(0);
-		let [low, sum] = [Infinity, 0];
+		let [low, sum, runs] = [Infinity, 0, false];
 		inside(bodyOf(w), weather, null, (d, h, c) => {
 			if (c < low) low = c;
 			sum += c;
-			for (let m = 0; m < MARKS.length; m++) {
-				if (c > MARKS[m]!) running[m] = 0;
-				else if (++running[m]! > spells[m]![w]!) spells[m]![w] = running[m]!;
+			// Most hours of a mild place are above every mark.
+			if (c <= warmest || runs) {
+				runs = c <= warmest;
+				for (let m = 0; m < MARKS.length; m++) {
+					if (c > MARKS[m]!) running[m] = 0;
+					else if (++running[m]! > spells[m]![w]!) spells[m]![w] = running[m]!;
+				}
 			}
 			if (h < 23) return;
 			lows[d * n + w] = low;

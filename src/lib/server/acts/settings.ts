@@ -40,6 +40,7 @@ export function setPlace({ garden, f, frame }: Asked): Made {
 				data: {
 					name: f.text('name'),
 					kind: f.text('kind'),
+					body: f.textOrNull('body'),
 					light: f.text('light'),
 					low_c: f.celsius('low', garden.units),
 					high_c: f.celsius('high', garden.units),

@@ -70,7 +70,7 @@ export interface PlaceRow extends Place {
 
 export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[]> {
 	const { rows } = await db.query<PlaceRow>(
-		`SELECT id, name, kind, light, low_c, high_c, room_cm2, walk, closed, version FROM place
+		`SELECT id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed, version FROM place
 		 WHERE garden_id = $1 ORDER BY walk, name, id`,
 		[gardenId]
 	);
@@ -79,11 +79,11 @@ export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[
 
 export async function putPlace(db: Queryable, gardenId: string, p: Place): Promise<void> {
 	await db.query(
-		`INSERT INTO place (garden_id, id, name, kind, light, low_c, high_c, room_cm2, walk, closed)
-		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
-		 ON CONFLICT (garden_id, id) DO UPDATE SET name = EXCLUDED.name, kind = EXCLUDED.kind, light = EXCLUDED.light,
+		`INSERT INTO place (garden_id, id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+		 ON CONFLICT (garden_id, id) DO UPDATE SET name = EXCLUDED.name, kind = EXCLUDED.kind, body = EXCLUDED.body, light = EXCLUDED.light,
 			low_c = EXCLUDED.low_c, high_c = EXCLUDED.high_c, room_cm2 = EXCLUDED.room_cm2, walk = EXCLUDED.walk, closed = EXCLUDED.closed`,
-		[gardenId, p.id, p.name, p.kind, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed]
+		[gardenId, p.id, p.name, p.kind, p.body, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed]
 	);
 }
 

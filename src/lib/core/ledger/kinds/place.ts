@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SHELTERS } from '../../handbook/schema.js';
+import { BODIES, SHELTER_NAMES } from '../../shelter/bodies.js';
 import { ok, refuse } from '../../result.js';
 import { allOf, knownPlace } from '../agree.js';
 import { entryKind } from '../describe.js';
@@ -13,6 +14,8 @@ export const placeData = z
 	.object({
 		name: name(80),
 		kind: z.enum(PLACE_KINDS),
+		/** What it is as a shelter, where it is said: else what such a place usually is. */
+		body: z.enum(SHELTER_NAMES).nullable().default(null),
 		light: z.enum(['dark', 'shade', 'part', 'bright', 'sun']),
 		/** Lowest and highest temperature it sees, °C; unknown outdoors. */
 		low_c: within(-60, 50, 'Lowest temperature').nullable(),
@@ -23,8 +26,14 @@ export const placeData = z
 	.refine((p) => p.low_c === null || p.high_c === null || p.low_c <= p.high_c, {
 		message: 'The lowest temperature is above the highest.',
 		path: ['low_c']
+	})
+	.refine((p) => p.body === null || (BODIES[p.kind] ?? []).includes(p.body), {
+		message: 'A place of that sort is no such shelter.',
+		path: ['body']
 	});
 export type PlaceData = z.infer<typeof placeData>;
+/** As it is said: what it is as a shelter may be left out. */
+export type PlaceSaid = z.input<typeof placeData>;
 
 export const placeKinds = {
 	'place.set': entryKind({ words: 'place', data: placeData, ahead: true, line: (e) => `Place: ${e.data.name}` }),

@@ -1,0 +1,109 @@
+/** The shelters of a garden as bodies of heat: what is believed of each, and how warm it was and will be in it. */
+import type { ClimateBase } from './climate.js';
+import { Kept } from './kept.js';
+import type { ReadingsOf } from './rooting.js';
+import type { PlaceRow } from './store/state.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import type { SkyOf } from '$lib/core/round/sky.js';
+import { bodyOf, knowShelter, wintersOf } from '$lib/core/shelter/index.js';
+import type { Days, Known, Read, Site } from '$lib/core/shelter/index.js';
+
+export interface ShelterNow extends Known {
+	/** Lowest and highest inside on a day that was or is to come, °C. */
+	day(day: DayNumber): { low: number; high: number };
+}
+/** Of a place; null under the sky, and where no place is said. */
+export type ShelterOf = (placeId: string | null) => ShelterNow | null;
+
+/** Days before and after today that are worked out: what batches are asked about. */
+const BACK = 420;
+const AHEAD = 520;
+
+/** With its lows of every winter and day a shelter takes some 400 kB. */
+const known = new Kept<Known>(64, () => 400_000);
+const winters = new WeakMap<ClimateBase, Days[]>();
+
+export const siteOf = (base: ClimateBase): Site => ({
+	latitude: base.climate.latitude,
+	normals: base.recordClimate.normals,
+	middle: base.recordClimate.middle
+});
+
+function winterDays(base: ClimateBase): Days[] {
+	let mine = winters.get(base);
+	if (!mine) winters.set(base, (mine = wintersOf(base.record, siteOf(base))));
+	return mine;
+}
+
+function daysOutside(sky: SkyOf, first: DayNumber, count: number): Days {
+	const low = new Float64Array(count);
+	const high = new Float64Array(count);
+	for (let d = 0; d < count; d++) {
+		const on = sky.on(first + d);
+		low[d] = on.low;
+		high[d] = Math.max(on.low, on.high);
+	}
+	return { first, low, high };
+}
+
+/** What a thermometer read, beside the days outside that were observed: others teach nothing. */
+function readBeside(readings: ReadingsOf, sky: SkyOf): { days: Days; inside: Read } | null {
+	const days = [...readings.keys()].filter((day) => day < sky.today && sky.on(day).from === 'observed');
+	if (days.length === 0) return null;
+	// The weeks before the first reading are what the shelter still has in its walls.
+	const first = days.reduce((a, b) => Math.min(a, b)) - 12;
+	const count = days.reduce((a, b) => Math.max(a, b)) - first + 1;
+	const wanted = new Set(days);
+	const of = (side: 'low' | 'high') =>
+		Float64Array.from({ length: count }, (_, d) => (wanted.has(first + d) ? readings.get(first + d)![side] : Number.NaN));
+	return { days: daysOutside(sky, first, count), inside: { low: of('low'), high: of('high') } };
+}
+
+export function sheltersOf(
+	base: ClimateBase,
+	places: readonly PlaceRow[],
+	readings: ReadonlyMap<string, ReadingsOf>,
+	sky: SkyOf
+): ShelterOf {
+	const mine = new Map<string, ShelterNow | null>();
+	const outside = new Map<string, Days>();
+	const around = () => {
+		let days = outside.get('');
+		if (!days) outside.set('', (days = daysOutside(sky, sky.today - BACK, BACK + AHEAD)));
+		return days;
+	};
+	const make = (place: PlaceRow): ShelterNow | null => {
+		const name = bodyOf(place);
+		if (name === null) return null;
+		const read = readings.get(place.id);
+		const told = read ? [sky.today, read.size, [...read.keys()].at(-1)] : [];
+		const key = JSON.stringify([base.key, name, place.low_c, place.high_c, place.id, told]);
+		const k = known.of(key, () =>
+			knowShelter(
+				{ name, lowC: place.low_c, highC: place.high_c },
+				siteOf(base),
+				winterDays(base),
+				read ? readBeside(read, sky) : null
+			)
+		);
+		let series: { low: Float64Array; high: Float64Array } | null = null;
+		return {
+			...k,
+			day(day) {
+				const days = around();
+				series ??= k.on(days);
+				const d = Math.min(days.low.length - 1, Math.max(0, day - days.first));
+				return { low: series.low[d]!, high: series.high[d]! };
+			}
+		};
+	};
+	return (placeId) => {
+		if (placeId === null) return null;
+		let s = mine.get(placeId);
+		if (s === undefined) {
+			const place = places.find((p) => p.id === placeId);
+			mine.set(placeId, (s = place ? make(place) : null));
+		}
+		return s;
+	};
+}
