@@ -38,7 +38,7 @@ const SHOTS: Shot[] = [
 	{ name: 'batch', path: 'bench', follow: 'Border penstemon', whole: true },
 	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE, dark: true },
 	{ name: 'guide', path: 'guide/lavender/semi-ripe', whole: true },
-	{ name: 'guide-phone', path: 'guide/streptocarpus/leaf', size: PHONE },
+	{ name: 'shelter', path: 'shelter', whole: true },
 	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
 	{ name: 'labels', path: 'labels?codes=338-4' },
 	{ name: 'ledger', path: 'ledger' },

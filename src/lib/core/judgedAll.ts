@@ -7,6 +7,7 @@ import { ODDS } from './odds/judged.js';
 import { PLAN } from './plan/judged.js';
 import { ROUND } from './round/judged.js';
 import { SEASON } from './season/judged.js';
+import { SHELTER } from './shelter/judged.js';
 
 export const JUDGED: readonly { subject: string; figures: readonly Judged<Figure>[] }[] = [
 	{ subject: 'Chances and times of a batch', figures: Object.values(ODDS) },
@@ -15,5 +16,6 @@ export const JUDGED: readonly { subject: string; figures: readonly Judged<Figure
 	{ subject: 'The season', figures: Object.values(SEASON) },
 	{ subject: 'Stock and cuts', figures: Object.values(MATERIAL) },
 	{ subject: 'Mixes and vessels', figures: Object.values(MIX) },
+	{ subject: 'Shelters', figures: Object.values(SHELTER) },
 	{ subject: 'The round', figures: Object.values(ROUND) }
 ];

@@ -20,6 +20,7 @@ export const SCREENS: readonly Screen[] = [
 	{ path: 'bench', name: 'Bench', main: true, timed: true },
 	{ path: 'ledger', name: 'Ledger', main: true, timed: false },
 	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
+	{ path: 'shelter', name: 'Shelter', main: false, timed: false },
 	{ path: 'mix', name: 'Mix and shopping', main: false, timed: false },
 	{ path: 'labels', name: 'Labels', main: false, timed: false },
 	{ path: 'weather', name: 'Weather', main: false, timed: true },

@@ -1,6 +1,7 @@
 /** Words and formats shared by the screens. */
 import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
+import type { ShelterKindName } from '$lib/core/shelter/bodies.js';
 import type { PlaceKind } from '$lib/core/ledger/entries.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
@@ -15,6 +16,22 @@ export const PLACE_WORDS: Record<PlaceKind, string> = {
 	frame: 'cold frame',
 	garage: 'frost-free garage',
 	ground: 'in the ground'
+};
+
+/** A place as a body of heat. */
+export const BODY_WORDS: Record<ShelterKindName, string> = {
+	room: 'room of the house',
+	sill: 'window sill',
+	lit_shelf: 'shelf under lights',
+	porch: 'porch, glazed and unheated',
+	garage: 'garage against the house',
+	cellar: 'cellar under the house',
+	shed: 'free-standing shed',
+	glasshouse: 'glasshouse, unheated',
+	frame: 'cold frame',
+	cloche: 'cloche',
+	mulch: 'in the ground under mulch',
+	ground: 'in bare ground'
 };
 
 export const LIGHT_WORDS = {

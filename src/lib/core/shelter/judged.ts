@@ -8,6 +8,8 @@ export const SHELTER = {
 	lowestHour: judged(6, 'hour of the day', 'The air is coldest about sunrise.', MEMORY),
 	highestHour: judged(15, 'hour of the day', 'And warmest in the middle of the afternoon.', MEMORY),
 	probe: judged([0.6, 1.2, 2.4], '°C', 'How far a household thermometer and the model differ on a day: one of these.', MEMORY),
+	potByHeight: judged(0.35, 'cm across, by cm of height', 'The pot that a plant kept in one stands in.', MEMORY),
+	potAcross: judged([12, 45], 'cm', 'The least and the widest of such pots.', MEMORY),
 	said: judged(2, '°C', 'How far a household is off in what it says a place falls to in a usual winter.', OWN),
 	daysAlike: judged(3, 'days', 'Days that follow each other err alike: so many tell as much as one.', MEMORY)
 } as const;

@@ -25,6 +25,7 @@ import { plantView } from './plant.js';
 import { plantListView } from './plantList.js';
 import { roundTargetsView, roundView } from './round.js';
 import { settingsView } from './settings.js';
+import { shelterView } from './shelter.js';
 import { stockView } from './stock.js';
 import { strikeView } from './strike.js';
 import { walkView } from './walk.js';
@@ -65,6 +66,7 @@ export const VIEWS = {
 	round: roundView,
 	roundTargets: roundTargetsView,
 	settings: settingsView,
+	shelter: shelterView,
 	stock: stockView,
 	strike: strikeView,
 	walk: walkView,

@@ -44,9 +44,8 @@
 		</p>
 	</div>
 	<p class="flex flex-wrap gap-2">
-		<Act href="{base}/mix">Mix and shopping</Act><Act href="{base}/labels">Labels</Act>{#if data.inAll}<Act
-				href="{base}/bench/new">Strike without a plan</Act
-			>{/if}
+		<Act href="{base}/mix">Mix and shopping</Act><Act href="{base}/labels">Labels</Act><Act href="{base}/shelter">Shelter</Act
+		>{#if data.inAll}<Act href="{base}/bench/new">Strike without a plan</Act>{/if}
 	</p>
 </div>
 {#if data.inAll === 0}

@@ -10,7 +10,8 @@
 	import GardenFields from '$lib/ui/GardenFields.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
-	import { LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
+	import { BODIES } from '$lib/core/shelter/bodies.js';
+	import { BODY_WORDS, LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
 	import { enhance } from '$app/forms';
 	import type { ActionData, PageData } from './$types';
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -23,9 +24,12 @@
 	const room = (cm2: number | null | undefined) =>
 		cm2 === null || cm2 === undefined ? '' : String(areaMeasure(units).shown(cm2 / 10_000, 2));
 	let walk = $state(0);
+	let kind = $state<string>('bed');
+	const bodies = $derived(BODIES[kind] ?? []);
 	function edit(p: Place | 'new') {
 		editing = p;
 		walk = p === 'new' ? data.places.length + 1 : p.walk;
+		kind = p === 'new' ? 'bed' : p.kind;
 	}
 </script>
 
@@ -68,7 +72,7 @@
 					<div>
 						<p class="font-semibold">{p.walk}. {p.name}</p>
 						<p class="note">
-							{PLACE_WORDS[p.kind]}, {LIGHT_WORDS[p.light]}{p.low_c !== null || p.high_c !== null
+							{p.body ? BODY_WORDS[p.body] : PLACE_WORDS[p.kind]}, {LIGHT_WORDS[p.light]}{p.low_c !== null || p.high_c !== null
 								? `, ${p.low_c === null ? '' : sayTemperature(p.low_c, units)} to ${p.high_c === null ? '' : sayTemperature(p.high_c, units)}`
 								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
 						</p>
@@ -97,9 +101,18 @@
 							<SelectField
 								label="What it is"
 								name="kind"
-								value={edited?.kind ?? 'bed'}
+								bind:value={kind}
 								items={PLACE_KINDS.map((k) => ({ value: k, name: PLACE_WORDS[k] }))}
 							/>
+							{#if bodies.length > 1}
+								{#key kind}<SelectField
+										label="More exactly"
+										name="body"
+										value={edited?.kind === kind ? (edited.body ?? bodies[0]) : bodies[0]}
+										items={bodies.map((b) => ({ value: b, name: BODY_WORDS[b] }))}
+										hint="How it follows the weather: see Shelter."
+									/>{/key}
+							{/if}
 							<SelectField label="Light" name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
 							<Field
 								label="Lowest it gets"

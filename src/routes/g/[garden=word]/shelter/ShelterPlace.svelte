@@ -1,0 +1,63 @@
+<script lang="ts">
+	/** One shelter: how cold it gets, what that rests on, its room, and what stands in it. */
+	import { capital, sayThat } from '$lib/core/odds/words.js';
+	import { sayArea, sayTemperature } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
+	import { BODY_WORDS } from '$lib/ui/say.js';
+	import ColdScale from './ColdScale.svelte';
+	import Lodgers from './Lodgers.svelte';
+	import type { PageData } from './$types';
+
+	interface Props {
+		shelter: PageData['view']['shelters'][number];
+		base: string;
+		units: UnitChoice;
+		outsideC: number;
+	}
+	let { shelter: s, base, units, outsideC }: Props = $props();
+	const t = (c: number) => sayTemperature(c, units);
+	const M2 = 10_000;
+	const free = $derived(s.roomCm2 === null ? null : s.roomCm2 - s.usedCm2);
+	const rests = $derived(
+		[
+			s.learnt.days > 0
+				? `Learnt from ${s.learnt.days === 1 ? 'one day' : `${s.learnt.days} days`} of its thermometer, ${s.learnt.coldNights === 0 ? 'none of them with frost outside' : s.learnt.coldNights === 1 ? 'one of them with frost outside' : `${s.learnt.coldNights} of them with frost outside`}`
+				: 'Worked out as one usually is: no thermometer has been read there yet',
+			s.saidLowC === null ? '' : `with your word that it falls to ${t(s.saidLowC)}`
+		]
+			.filter(Boolean)
+			.join(', ')
+	);
+</script>
+
+<section class="mt-8" aria-labelledby="at-{s.id}">
+	<h2 id="at-{s.id}" class="border-b border-ink pb-1">{s.name}</h2>
+	<div class="mt-2 grid gap-x-10 gap-y-3 md:grid-cols-[1fr_1.2fr]">
+		<div>
+			<p class="text-lg">
+				Falls to <strong>{t(s.coldest[0])}</strong> in a usual winter, to {t(s.coldest[1])} in one of five, to {t(s.coldest[2])} in
+				one of twenty.
+			</p>
+			<p class="mt-1">{capital(sayThat(s.freezes, 'it freezes in there for six hours or more'))}.</p>
+			<ColdScale coldest={s.coldest} {outsideC} limits={s.lodgers.map((l) => l.bearsC)} {units} />
+			<p class="note mt-1 max-w-prose">
+				{capital(BODY_WORDS[s.what])}. {rests}.
+				{#if s.learnt.odd > 0}{s.learnt.odd === 1 ? 'One reading was' : `${s.learnt.odd} readings were`} left out: no such place is
+					ever so warm or so cold. Is the probe broken, in the sun, or set to °F?{/if}
+			</p>
+			{#if free !== null}
+				<p class="mt-2">
+					{#if free < 0}<strong class="text-madder">Overfull by {sayArea(-free / M2, units)}.</strong>
+					{:else}{sayArea(free / M2, units)} free of {sayArea(s.roomCm2! / M2, units)}.{/if}
+				</p>
+			{/if}
+		</div>
+		<div>
+			{#if s.lodgers.length}
+				<Lodgers lodgers={s.lodgers} {base} {units} />
+			{:else}
+				<p class="text-faded">Nothing stands here.</p>
+			{/if}
+		</div>
+	</div>
+</section>
