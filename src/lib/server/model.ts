@@ -86,7 +86,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		recordOf(garden)
 	]);
 	const { places, stocks, living } = snapshot;
-	const shelter = sheltersOf(garden.base, places, readings, season.sky);
+	const shelter = sheltersOf(garden.base, places, readings, season.sky, season.forecast);
 	const forms = new Map(stocks.map((s) => [s.id, s.label]));
 	const told = [...readings].map(([place, days]) => [place, days.size, days.get(dayNumber(garden.today))]);
 	return {

@@ -16,8 +16,9 @@ import { meanOf } from '$lib/core/odds/beta.js';
 import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
 import { bearsCold, chanceAt, livesWinter } from '$lib/core/plan/winter.js';
 import type { WinterAt } from '$lib/core/plan/winter.js';
-import { bodyOf, coldestIn, oddsOfSpell } from '$lib/core/shelter/index.js';
-import type { ShelterKindName } from '$lib/core/shelter/index.js';
+import { bodyOf, coldestIn, fallsTo, oddsOfSpell } from '$lib/core/shelter/index.js';
+import { quantileOf } from '$lib/core/season/frostDates.js';
+import type { NightsAhead, ShelterKindName } from '$lib/core/shelter/index.js';
 import { SHELTER } from '$lib/core/shelter/judged.js';
 
 /** A stock plant or a batch. */
@@ -31,8 +32,6 @@ export interface Lodger {
 	chance: number;
 	/** What it bears, °C. */
 	bearsC: number;
-	/** Minutes a week that it takes where it stands, in the handbook's count; null where the kind has none. */
-	minutes: number | null;
 	/** Room it takes, cm². */
 	areaCm2: number;
 	/** Somewhere it would be clearly better off. */
@@ -45,6 +44,8 @@ export interface ShelterShown {
 	what: ShelterKindName;
 	/** Coldest night inside: of a usual winter, of five, of twenty, °C. */
 	coldest: readonly [number, number, number];
+	/** The nights that the forecast tells: how many, the coldest of them, and the odds that it falls to what the tenderest bears. */
+	ahead: { nights: number; coldestC: number; tenderest: { name: string; bearsC: number; chance: number } | null } | null;
 	/** Share of the winters with six hours at or below freezing. */
 	freezes: number;
 	learnt: { days: number; coldNights: number; odd: number };
@@ -124,7 +125,7 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 		if (free) left.set(best.p.id, left.get(best.p.id)! - t.areaCm2);
 		better.set(t.id, { placeId: best.p.id, place: best.p.name, chance: best.chance, fits: free !== undefined });
 	}
-	const lodger = ({ t, here, chance }: (typeof shown)[number]): Lodger => ({
+	const lodger = ({ t, chance }: (typeof shown)[number]): Lodger => ({
 		id: t.id,
 		what: t.what,
 		code: t.code,
@@ -132,7 +133,6 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 		count: t.count,
 		chance,
 		bearsC: t.kind.hardiness_c.v,
-		minutes: careOf(t.kind, here),
 		areaCm2: t.areaCm2,
 		better: better.get(t.id) ?? null
 	});
@@ -141,18 +141,20 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 	const shelters = roofed.map((p): ShelterShown => {
 		const s = m.shelter(p.id)!;
 		const { days, coldNights, odd } = s.fitted;
+		const lodgers = inside
+			.filter((x) => x.here!.id === p.id)
+			.map(lodger)
+			.sort(byChance);
 		return {
 			...{ id: p.id, name: p.name, what: bodyOf(p)! },
 			coldest: [coldestIn(s.inside, 1), coldestIn(s.inside, 5), coldestIn(s.inside, 20)],
+			ahead: aheadOf(s.ahead(), lodgers),
 			freezes: oddsOfSpell(s.inside, 0, FREEZING_HOURS),
 			learnt: { days, coldNights, odd },
 			saidLowC: p.low_c,
 			roomCm2: p.room_cm2,
 			usedCm2: used.get(p.id)!,
-			lodgers: inside
-				.filter((x) => x.here!.id === p.id)
-				.map(lodger)
-				.sort(byChance)
+			lodgers
 		};
 	});
 	const everyone = [...out, ...shelters.flatMap((s) => s.lodgers)];
@@ -164,6 +166,16 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 		all: everyone.length,
 		likely: everyone.filter((l) => then(l) >= LIKELY).length,
 		coldestC: garden.climate.coldestC
+	};
+}
+
+function aheadOf(ahead: NightsAhead | null, lodgers: readonly Lodger[]): ShelterShown['ahead'] {
+	if (!ahead) return null;
+	const tender = lodgers.reduce<Lodger | null>((a, l) => (a && a.bearsC >= l.bearsC ? a : l), null);
+	return {
+		nights: ahead.nights.length,
+		coldestC: quantileOf(ahead.coldest, 0.5),
+		tenderest: tender && { name: tender.name, bearsC: tender.bearsC, chance: fallsTo(ahead, tender.bearsC) }
 	};
 }
 
@@ -180,9 +192,6 @@ interface Thing {
 	/** May it be kept there at all? */
 	suits(p: PlaceRow): boolean;
 }
-
-const careOf = (kind: Kind, p: PlaceRow | undefined): number | null =>
-	kind.winter.shelters.find((s) => s.in === p?.kind)?.care ?? null;
 
 /** A hardy plant that nobody keeps there lives there too, if it bears the cold. Own judgement. */
 const UNHEARD_OF = 0.9;

@@ -5,10 +5,13 @@ import type { ReadingsOf } from './rooting.js';
 import type { PlaceRow } from './store/state.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
-import { bodyOf, knowShelter, wintersOf } from '$lib/core/shelter/index.js';
-import type { Days, Known, Read, Site } from '$lib/core/shelter/index.js';
+import type { Forecast } from '$lib/core/season/scenarios.js';
+import { bodyOf, knowShelter, nightsAhead, wintersOf } from '$lib/core/shelter/index.js';
+import type { Days, Known, NightsAhead, Read, Site } from '$lib/core/shelter/index.js';
 
 export interface ShelterNow extends Known {
+	/** The nights that the forecast tells; null without one. */
+	ahead(): NightsAhead | null;
 	/** Lowest and highest inside on a day that was or is to come, °C. */
 	day(day: DayNumber): { low: number; high: number };
 }
@@ -18,6 +21,8 @@ export type ShelterOf = (placeId: string | null) => ShelterNow | null;
 /** Days before and after today that are worked out: what batches are asked about. */
 const BACK = 420;
 const AHEAD = 520;
+/** Days after which no wall remembers the weather. */
+const WALLS_HOLD = 40;
 
 /** With its lows of every winter and day a shelter takes some 400 kB. */
 const known = new Kept<Known>(64, () => 400_000);
@@ -63,7 +68,8 @@ export function sheltersOf(
 	base: ClimateBase,
 	places: readonly PlaceRow[],
 	readings: ReadonlyMap<string, ReadingsOf>,
-	sky: SkyOf
+	sky: SkyOf,
+	forecast: Forecast | null
 ): ShelterOf {
 	const mine = new Map<string, ShelterNow | null>();
 	const outside = new Map<string, Days>();
@@ -89,6 +95,17 @@ export function sheltersOf(
 		let series: { low: Float64Array; high: Float64Array } | null = null;
 		return {
 			...k,
+			ahead() {
+				const from = forecast?.from ?? 0;
+				const most = Math.min(...(forecast?.members.map((m) => m.length) ?? []));
+				if (!forecast || forecast.members.length === 0 || most < 1) return null;
+				const before = daysOutside(sky, from - WALLS_HOLD, WALLS_HOLD);
+				return nightsAhead(
+					k,
+					before,
+					forecast.members.map((m) => m.slice(0, most))
+				);
+			},
 			day(day) {
 				const days = around();
 				series ??= k.on(days);

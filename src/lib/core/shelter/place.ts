@@ -41,8 +41,8 @@ export interface Days {
 export interface Known {
 	fitted: Fitted;
 	inside: InsideWinters;
-	/** Lowest and highest inside on days in a row, by the likeliest body. */
-	on(days: Days): { low: Float64Array; high: Float64Array };
+	/** Lowest and highest inside on days in a row, by the body in the middle of what is believed, or by one that may be. */
+	on(days: Days, body?: Body): { low: Float64Array; high: Float64Array };
 }
 
 /** Mean, swing and warmest day of a garden's year in the air. */
@@ -93,11 +93,12 @@ const MOST_UNKNOWN = 0.15;
 const MOST_WINTERS = 60;
 
 /**
- * The winters of a record, from late summer to late spring, the last ones first. They are the record's own: one that is
+ * The winters of a record, one at least, from late summer to late spring, the last ones first. They are the record's own: one that is
  * made was made so that its frosts and its coldest nights are this garden's.
  */
 export function wintersOf(record: DailyRecord, site: Site): Days[] {
 	const winters: Days[] = [];
+	const { low: usualLow, high: usualHigh } = site.normals;
 	for (let year = yearOf(lastDay(record)); year >= yearOf(record.first) && winters.length < MOST_WINTERS; year--) {
 		const first = dayInYear(year, site.middle) + BEFORE_COLD;
 		let unknown = 0;
@@ -108,10 +109,14 @@ export function wintersOf(record: DailyRecord, site: Site): Days[] {
 				unknown++;
 				return usual[dayOfYear(first + d) - 1]!;
 			});
-		const [low, high] = [on(lowOn, site.normals.low), on(highOn, site.normals.high)];
+		const [low, high] = [on(lowOn, usualLow), on(highOn, usualHigh)];
 		if (unknown <= MOST_UNKNOWN * 2 * WINTER_DAYS) winters.push({ first, low, high });
 	}
-	return winters;
+	if (winters.length > 0) return winters;
+	// A record full of holes: its usual days are all that is known.
+	const first = dayInYear(yearOf(lastDay(record)), site.middle) + BEFORE_COLD;
+	const usual = (of: ArrayLike<number>) => Float64Array.from({ length: WINTER_DAYS }, (_, d) => of[dayOfYear(first + d) - 1]!);
+	return [{ first, low: usual(usualLow), high: usual(usualHigh) }];
 }
 
 /** Times each winter is felt by another body, so that what is not known of the shelter is in the odds. */
@@ -175,6 +180,6 @@ export function knowShelter(
 	return {
 		fitted,
 		inside: throughShelter(all, (w) => bodies[w]!),
-		on: (days) => daysInside(middleBody(fitted), felt(days))
+		on: (days, body = middleBody(fitted)) => daysInside(body, felt(days))
 	};
 }

@@ -39,6 +39,15 @@
 				one of twenty.
 			</p>
 			<p class="mt-1">{capital(sayThat(s.freezes, 'it freezes in there for six hours or more'))}.</p>
+			{#if s.ahead}
+				<p class="mt-1">
+					The next {s.ahead.nights === 1 ? 'night' : `${s.ahead.nights} nights`}: down to about
+					<strong>{t(s.ahead.coldestC)}</strong>{#if s.ahead.tenderest && s.ahead.tenderest.chance >= 0.01}; {sayThat(
+							s.ahead.tenderest.chance,
+							`it falls to the ${t(s.ahead.tenderest.bearsC)} that ${s.ahead.tenderest.name} bears`
+						)}{/if}.
+				</p>
+			{/if}
 			<ColdScale coldest={s.coldest} {outsideC} limits={s.lodgers.map((l) => l.bearsC)} {units} />
 			<p class="note mt-1 max-w-prose">
 				{capital(BODY_WORDS[s.what])}. {rests}.
