@@ -15,6 +15,7 @@ import { asksFrom } from '$lib/core/round/marks.js';
 import type { Mark } from '$lib/core/round/marks.js';
 import { bringIn, closestDay, coverTonight, hardenOff, heatAhead, onOrAfter, rainTomorrow } from '$lib/core/round/triggers.js';
 import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
+import { livesAt } from '$lib/core/plan/winter.js';
 import { sayTemperature } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 
@@ -68,8 +69,12 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 		if (!kind) return [];
 		// Leafy cuttings cannot rest in the dark, whatever their parents do.
 		const light = b && b.unrooted > 0 ? new Set(['garage']) : new Set<string>();
-		const usable = kind.winter.shelters.filter((x) => !light.has(x.in)).sort((a, z) => z.chance - a.chance);
-		const to = usable.flatMap((x) => open.find((p) => p.kind === x.in) ?? [])[0] ?? null;
+		const ways = open.flatMap((p) => {
+			const inside = w.model.shelter(p.id)?.inside.coldest ?? null;
+			const chance = livesAt({ kind, place: p.kind, coldestC: w.garden.climate.coldestC, inside });
+			return chance === null || light.has(p.kind) ? [] : [{ p, chance }];
+		});
+		const to = ways.sort((a, z) => z.chance - a.chance)[0]?.p ?? null;
 		const form = w.model.formOf(b?.stockId ?? null) || s?.label || '';
 		const name = `${b ? `${b.code} ` : ''}${[withVariety(kind), form].filter(Boolean).join(', ')}`;
 		const limitC = kind.winter.limit_c;

@@ -14,7 +14,7 @@ import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { meanOf } from '$lib/core/odds/beta.js';
 import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
-import { bearsCold, chanceAt, livesWinter } from '$lib/core/plan/winter.js';
+import { bearsCold, chanceAt, livesAt, livesWinter } from '$lib/core/plan/winter.js';
 import type { WinterAt } from '$lib/core/plan/winter.js';
 import { bodyOf, coldestIn, fallsTo, oddsOfSpell } from '$lib/core/shelter/index.js';
 import { quantileOf } from '$lib/core/season/frostDates.js';
@@ -205,11 +205,7 @@ function stockThing(m: Model, s: StockRow): Thing[] {
 			...{ id: s.id, what: 'stock' as const, kind, code: null, count: s.count, placeId: s.place_id },
 			name: [withVariety(kind), s.label].filter(Boolean).join(', '),
 			areaCm2: potArea(s),
-			chanceAt(at) {
-				const as = at.place === null || OUTDOORS.has(at.place) ? 'ground' : at.place;
-				const usual = shelters.find((x) => x.in === as)?.chance ?? UNHEARD_OF;
-				return usual * bearsCold({ kind, ...at, place: at.place ?? 'bed' });
-			},
+			chanceAt: (at) => livesAt({ kind, ...at }) ?? UNHEARD_OF * bearsCold({ kind, ...at, place: at.place ?? 'bed' }),
 			suits: (p) => shelters.some((x) => x.in === p.kind)
 		}
 	];

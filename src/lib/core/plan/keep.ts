@@ -2,7 +2,7 @@
 import type { Kind } from '../handbook/schema.js';
 import { betaOf } from '../odds/beta.js';
 import { certain } from '../odds/chain.js';
-import { bearsCold, throughWinters } from './winter.js';
+import { livesAt, throughWinters } from './winter.js';
 
 export interface Shelter {
 	in: string;
@@ -48,7 +48,7 @@ export interface KeepOf {
 export function keepThrough({ kind, available, standsIn, parents, coldestC, inside, winters, alive = 1 }: KeepOf): KeepAnswer {
 	const { shelters } = kind.winter;
 	const chanceIn = (s: Shelter) =>
-		s.chance * bearsCold({ kind, coldestC, place: s.in === 'ground' ? 'bed' : s.in, inside: inside?.(s.in) ?? null });
+		livesAt({ kind, coldestC, place: s.in === 'ground' ? 'bed' : s.in, inside: inside?.(s.in) ?? null })!;
 	const there = shelters.find((s) => s.in === standsIn) ?? null;
 	const usable = shelters.filter((s) => s.in === 'ground' || available.has(s.in));
 	const best = usable.reduce<Shelter | null>((a, b) => (a && chanceIn(a) >= chanceIn(b) ? a : b), null);

@@ -54,11 +54,19 @@ const MEANT_C: Readonly<Record<string, number>> = PLAN.meantFor.value;
 export function bearsCold({ kind, place, coldestC, inside }: WinterAt): number {
 	if (place === null) return 1;
 	if (OUTDOORS.has(place)) return livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place));
-	const meant = MEANT_C[place];
-	if (meant === undefined || !inside?.length) return 1;
+	if (!inside?.length) return place === 'ground' ? livesWinter(kind, coldestC, false) : 1;
+	const inPots = place !== 'ground';
 	let lives = 0;
-	for (let w = 0; w < inside.length; w++) lives += livesThrough(kind, inside[w]!, true);
-	return Math.min(1, lives / inside.length / livesThrough(kind, meant, true));
+	for (let w = 0; w < inside.length; w++) lives += livesThrough(kind, inside[w]!, inPots);
+	const meant = MEANT_C[place];
+	return Math.min(1, lives / inside.length / (meant === undefined ? 1 : livesThrough(kind, meant, inPots)));
+}
+
+/** Chance of a whole plant to live through a winter where it stands, 0–1; null where nobody keeps its kind so. */
+export function livesAt(at: WinterAt): number | null {
+	const as = at.place === null || OUTDOORS.has(at.place) ? 'ground' : at.place;
+	const s = at.kind.winter.shelters.find((x) => x.in === as);
+	return s ? s.chance * bearsCold({ ...at, place: at.place ?? 'bed' }) : null;
 }
 
 /** How many times the hazard of the best shelter a place has for the kind; 1 where nothing is known of it. */
