@@ -18,6 +18,15 @@ export const PLACE_WORDS: Record<PlaceKind, string> = {
 	ground: 'in the ground'
 };
 
+/** Sorts of place to choose from, each with what else is of its sort. */
+export const SORT_WORDS: Record<PlaceKind, string> = {
+	...PLACE_WORDS,
+	sill: 'window sill, room or porch',
+	frame: 'cold frame, glasshouse or cloche',
+	garage: 'garage, shed, cellar or porch',
+	ground: 'in the ground, mulched or bare'
+};
+
 /** A place as a body of heat. */
 export const BODY_WORDS: Record<ShelterKindName, string> = {
 	room: 'room of the house',

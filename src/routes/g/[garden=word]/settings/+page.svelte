@@ -11,7 +11,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import { BODIES } from '$lib/core/shelter/bodies.js';
-	import { BODY_WORDS, LIGHT_WORDS, PLACE_WORDS } from '$lib/ui/say.js';
+	import { BODY_WORDS, LIGHT_WORDS, PLACE_WORDS, SORT_WORDS } from '$lib/ui/say.js';
 	import { enhance } from '$app/forms';
 	import type { ActionData, PageData } from './$types';
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -102,7 +102,7 @@
 								label="What it is"
 								name="kind"
 								bind:value={kind}
-								items={PLACE_KINDS.map((k) => ({ value: k, name: PLACE_WORDS[k] }))}
+								items={PLACE_KINDS.map((k) => ({ value: k, name: SORT_WORDS[k] }))}
 							/>
 							{#if bodies.length > 1}
 								{#key kind}<SelectField

@@ -31,7 +31,7 @@
 <svelte:head><title>Shelter · {data.garden.name}</title></svelte:head>
 <h1>{heading}</h1>
 <p class="mt-1 max-w-prose text-lg text-faded">
-	{#if v.outside.some((l) => l.better?.fits)}If what stands outside goes where it is best off.{/if}
+	{#if v.outside.some((l) => l.better?.fits)}That is if what stands outside goes where it is best off.{/if}
 	{#if unfit}{unfit === 1 ? 'One has' : `${unfit} have`} a place that would suit, but no room is left in it.{/if}
 	{#if homeless}{homeless === 1 ? 'One finds' : `${homeless} find`} no better place here.{/if}
 	The coldest night of a usual winter outside is {sayTemperature(v.coldestC, data.garden.units)}.

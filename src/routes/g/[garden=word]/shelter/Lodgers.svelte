@@ -24,9 +24,11 @@
 			</a>
 			<span class="text-right {l.chance < 0.5 ? 'font-semibold text-madder' : ''}">{sayOdds(l.chance)}</span>
 			<p class="note col-span-2">
-				Bears about {sayTemperature(l.bearsC, units)}.
+				{l.count > 1 ? 'They bear' : 'It bears'} about {sayTemperature(l.bearsC, units)}.
 				{#if l.better}
-					{l.better.place}: <strong>{sayOdds(l.better.chance)}</strong>{l.better.fits ? '.' : ', but no room is left there.'}
+					Better: {l.better.place}, <strong>{sayOdds(l.better.chance)}</strong>{l.better.fits
+						? '.'
+						: ', but no room is left there.'}
 				{/if}
 			</p>
 		</li>

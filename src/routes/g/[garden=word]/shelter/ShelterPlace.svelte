@@ -18,15 +18,19 @@
 	const t = (c: number) => sayTemperature(c, units);
 	const M2 = 10_000;
 	const free = $derived(s.roomCm2 === null ? null : s.roomCm2 - s.usedCm2);
+	const nights = $derived(
+		s.learnt.coldNights === 0
+			? 'none of them with frost outside'
+			: s.learnt.coldNights === 1
+				? 'one of them with frost outside'
+				: `${s.learnt.coldNights} of them with frost outside`
+	);
+	const days = $derived(s.learnt.days === 1 ? 'one day' : `${s.learnt.days} days`);
+	const word = $derived(s.saidLowC === null ? '' : `, with your word that it falls to ${t(s.saidLowC)}`);
 	const rests = $derived(
-		[
-			s.learnt.days > 0
-				? `Learnt from ${s.learnt.days === 1 ? 'one day' : `${s.learnt.days} days`} of its thermometer, ${s.learnt.coldNights === 0 ? 'none of them with frost outside' : s.learnt.coldNights === 1 ? 'one of them with frost outside' : `${s.learnt.coldNights} of them with frost outside`}`
-				: 'Worked out as one usually is: no thermometer has been read there yet',
-			s.saidLowC === null ? '' : `with your word that it falls to ${t(s.saidLowC)}`
-		]
-			.filter(Boolean)
-			.join(', ')
+		s.learnt.days > 0
+			? `Learnt from ${days} of its thermometer, ${nights}${word}`
+			: `Worked out as one usually is${word}; no thermometer has been read there yet`
 	);
 </script>
 
@@ -35,16 +39,17 @@
 	<div class="mt-2 grid gap-x-10 gap-y-3 md:grid-cols-[1fr_1.2fr]">
 		<div>
 			<p class="text-lg">
-				Falls to <strong>{t(s.coldest[0])}</strong> in a usual winter, to {t(s.coldest[1])} in one of five, to {t(s.coldest[2])} in
-				one of twenty.
+				It falls to <strong>{t(s.coldest[0])}</strong> in a usual winter, to {t(s.coldest[1])} in one of five, to {t(
+					s.coldest[2]
+				)} in one of twenty.
 			</p>
 			<p class="mt-1">{capital(sayThat(s.freezes, 'it freezes in there for six hours or more'))}.</p>
 			{#if s.ahead}
 				<p class="mt-1">
-					The next {s.ahead.nights === 1 ? 'night' : `${s.ahead.nights} nights`}: down to about
+					{s.ahead.nights === 1 ? 'In the next night' : `In the next ${s.ahead.nights} nights`} it falls to about
 					<strong>{t(s.ahead.coldestC)}</strong>{#if s.ahead.tenderest && s.ahead.tenderest.chance >= 0.01}; {sayThat(
 							s.ahead.tenderest.chance,
-							`it falls to the ${t(s.ahead.tenderest.bearsC)} that ${s.ahead.tenderest.name} bears`
+							`it comes down to the ${t(s.ahead.tenderest.bearsC)} that ${s.ahead.tenderest.name} bears`
 						)}{/if}.
 				</p>
 			{/if}
