@@ -53,8 +53,18 @@ test('what lives where this winter is told, and follows what a place is said to 
 	const falls = async () => Number(/It falls to (−?\d+)/.exec((await garage.textContent())!)![1]!.replace('−', '-'));
 	const before = await falls();
 	expect(before).toBeGreaterThan(0);
+	// Kinds that may be lost lead, with what moving them is worth.
+	await expect(
+		page
+			.getByRole('region', { name: /kinds may be gone by spring/ })
+			.getByRole('listitem')
+			.filter({ hasText: 'Marguerite' })
+	).toContainText(/once moved; as it stands, .*There\s+are\s.*at Garage/s);
 	// Left on the open bench it dies; the place that would keep it is named, with its odds.
-	const out = page.getByRole('listitem').filter({ hasText: 'Marguerite, single white, 24' });
+	const out = page
+		.getByRole('region', { name: 'Outside, and not safe there' })
+		.getByRole('listitem')
+		.filter({ hasText: 'Marguerite' });
 	await expect(out).toContainText(/hardly ever.*Better: Cellar shelf, \d+ times in 10/s);
 
 	await page.goto(`${app.demo}/settings`);

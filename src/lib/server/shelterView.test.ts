@@ -56,6 +56,23 @@ describe('shelter', () => {
 		}
 	});
 
+	it('says of each kind whether one is alive in spring: no less than its best copy, no less for moving', async () => {
+		const v = await sheltersShown(garden);
+		expect(v.kinds.length).toBeGreaterThan(3);
+		const all = [...v.outside, ...v.shelters.flatMap((s) => s.lodgers)];
+		for (const k of v.kinds) {
+			const copies = all.filter((l) => l.name === k.name);
+			expect(k.copies.map((c) => c.count).sort(), k.name).toEqual(copies.map((l) => l.count).sort());
+			expect(k.moved).toBeGreaterThanOrEqual(k.stays - 0.02);
+			const best = Math.max(...copies.map((l) => l.chance));
+			// A plant, or one piece of many, at least as sure as the best of them (but for the pieces' shared luck).
+			expect(k.stays, k.name).toBeGreaterThan(best - 0.02);
+			expect(k.stays).toBeLessThan(1);
+		}
+		const marguerite = v.kinds.find((k) => k.name.startsWith('Marguerite'))!;
+		expect(marguerite.moved).toBeGreaterThan(marguerite.stays + 0.3);
+	});
+
 	it('is colder where the place is a shed, in its nights, its odds and the model alike', async () => {
 		const garage = await place('Garage');
 		const before = await shown('Garage');

@@ -14,11 +14,11 @@ import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { meanOf } from '$lib/core/odds/beta.js';
 import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
-import { bearsCold, chanceAt, livesAt, livesWinter } from '$lib/core/plan/winter.js';
+import { bearsCold, bearsEach, chanceAt, livesAt, livesWinter } from '$lib/core/plan/winter.js';
 import type { WinterAt } from '$lib/core/plan/winter.js';
-import { bodyOf, coldestIn, fallsTo, oddsOfSpell } from '$lib/core/shelter/index.js';
+import { bodyOf, coldestIn, fallsTo, lowSaid, oddsOfSpell, oneAlive } from '$lib/core/shelter/index.js';
 import { quantileOf } from '$lib/core/season/frostDates.js';
-import type { NightsAhead, ShelterKindName } from '$lib/core/shelter/index.js';
+import type { Copies, NightsAhead, ShelterKindName } from '$lib/core/shelter/index.js';
 import { SHELTER } from '$lib/core/shelter/judged.js';
 
 /** A stock plant or a batch. */
@@ -55,10 +55,21 @@ export interface ShelterShown {
 	lodgers: Lodger[];
 }
 
+export interface KindKept {
+	name: string;
+	/** Where it stands: how many at each place, in the order of the walk. */
+	copies: { count: number; place: string | null }[];
+	/** Chance that one of it at least is alive in spring, as it stands; and if what can goes where it is better off. */
+	stays: number;
+	moved: number;
+}
+
 export interface SheltersView {
 	shelters: ShelterShown[];
 	/** Under the sky, and not sure to stand its winter. */
 	outside: Lodger[];
+	/** Kinds, the most endangered first: is one of it alive in spring? */
+	kinds: KindKept[];
 	/** Of all of them. */
 	all: number;
 	likely: number;
@@ -151,22 +162,67 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 			ahead: aheadOf(s.ahead(), lodgers),
 			freezes: oddsOfSpell(s.inside, 0, FREEZING_HOURS),
 			learnt: { days, coldNights, odd },
-			saidLowC: p.low_c,
+			saidLowC: lowSaid(p),
 			roomCm2: p.room_cm2,
 			usedCm2: used.get(p.id)!,
 			lodgers
 		};
 	});
+	const kinds = kindsKept(m, [...new Set([...outside, ...inside])], better, open, at);
 	const everyone = [...out, ...shelters.flatMap((s) => s.lodgers)];
 	/** Brought where it is best off, if it fits there. */
 	const then = (l: Lodger) => (l.better?.fits ? l.better.chance : l.chance);
 	return {
 		shelters,
 		outside: out,
+		kinds,
 		all: everyone.length,
 		likely: everyone.filter((l) => then(l) >= LIKELY).length,
 		coldestC: garden.climate.coldestC
 	};
+}
+
+/** Kinds of which one at least is less sure than this to be alive in spring are told. */
+const SURE = 0.98;
+
+function kindsKept(
+	m: Model,
+	shown: readonly { t: Thing; here: PlaceRow | undefined }[],
+	better: ReadonlyMap<string, Lodger['better']>,
+	open: readonly PlaceRow[],
+	at: (p: PlaceRow | undefined) => Pick<WinterAt, 'place' | 'coldestC' | 'inside'>
+): KindKept[] {
+	const byName = new Map<string, typeof shown>();
+	for (const s of shown) byName.set(s.t.name, [...(byName.get(s.t.name) ?? []), s]);
+	const copiesAt = (t: Thing, p: PlaceRow | undefined): Copies => {
+		const cold = { kind: t.kind, ...at(p), place: p?.kind ?? (t.what === 'batch' ? 'bench' : 'bed') };
+		const each = bearsEach(cold);
+		const rest = t.chanceAt(at(p)) / Math.max(1e-9, bearsCold(cold));
+		// Whole plants at one place are taken to live or die together, pieces as alike as the garden's record has them.
+		return { count: t.count, byWinter: each.map((c) => Math.min(1, c * rest)), alike: t.what === 'stock' ? 1 : m.record.rho };
+	};
+	const winters = open.reduce((n, p) => Math.max(n, m.shelter(p.id)?.inside.coldest.length ?? 0), 1);
+	return [...byName]
+		.map(([name, all]): KindKept => {
+			const placeOf = (t: Thing, here: PlaceRow | undefined) => {
+				const b = better.get(t.id);
+				return b?.fits ? open.find((p) => p.id === b.placeId) : here;
+			};
+			return {
+				name,
+				copies: all.map(({ t, here }) => ({ count: t.count, place: here?.name ?? null })),
+				stays: oneAlive(
+					all.map(({ t, here }) => copiesAt(t, here)),
+					winters
+				),
+				moved: oneAlive(
+					all.map(({ t, here }) => copiesAt(t, placeOf(t, here))),
+					winters
+				)
+			};
+		})
+		.filter((k) => k.stays < SURE)
+		.sort((a, b) => a.moved - b.moved || a.stays - b.stays);
 }
 
 function aheadOf(ahead: NightsAhead | null, lodgers: readonly Lodger[]): ShelterShown['ahead'] {

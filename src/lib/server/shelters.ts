@@ -6,7 +6,7 @@ import type { PlaceRow } from './store/state.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
 import type { Forecast } from '$lib/core/season/scenarios.js';
-import { bodyOf, knowShelter, nightsAhead, wintersOf } from '$lib/core/shelter/index.js';
+import { bodyOf, knowShelter, lowSaid, nightsAhead, wintersOf } from '$lib/core/shelter/index.js';
 import type { Days, Known, NightsAhead, Read, Site } from '$lib/core/shelter/index.js';
 
 export interface ShelterNow extends Known {
@@ -83,10 +83,10 @@ export function sheltersOf(
 		if (name === null) return null;
 		const read = readings.get(place.id);
 		const told = read ? [sky.today, read.size, [...read.keys()].at(-1)] : [];
-		const key = JSON.stringify([base.key, name, place.low_c, place.high_c, place.id, told]);
+		const key = JSON.stringify([base.key, name, lowSaid(place), place.high_c, place.id, told]);
 		const k = known.of(key, () =>
 			knowShelter(
-				{ name, lowC: place.low_c, highC: place.high_c },
+				{ name, lowC: lowSaid(place), highC: place.high_c },
 				siteOf(base),
 				winterDays(base),
 				read ? readBeside(read, sky) : null

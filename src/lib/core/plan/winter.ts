@@ -48,18 +48,23 @@ export const livesWinter = (kind: Pick<Kind, 'hardiness_c'>, coldestC: number, i
 const MEANT_C: Readonly<Record<string, number>> = PLAN.meantFor.value;
 
 /**
- * Chance that the coldest night is borne, 0–1. In a shelter the handbook's chance has the cold of such a shelter in it:
- * only what this one is colder counts.
+ * Chance that the coldest night is borne, 0–1, in each winter that may come; one chance where all that is known is the
+ * average. In a shelter the handbook's chance has the cold of such a shelter in it: only what this one is colder counts.
  */
-export function bearsCold({ kind, place, coldestC, inside }: WinterAt): number {
-	if (place === null) return 1;
-	if (OUTDOORS.has(place)) return livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place));
-	if (!inside?.length) return place === 'ground' ? livesWinter(kind, coldestC, false) : 1;
+export function bearsEach({ kind, place, coldestC, inside }: WinterAt): Float64Array {
+	if (place === null) return Float64Array.of(1);
+	if (OUTDOORS.has(place)) return Float64Array.of(livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place)));
+	if (!inside?.length) return Float64Array.of(place === 'ground' ? livesWinter(kind, coldestC, false) : 1);
 	const inPots = place !== 'ground';
-	let lives = 0;
-	for (let w = 0; w < inside.length; w++) lives += livesThrough(kind, inside[w]!, inPots);
 	const meant = MEANT_C[place];
-	return Math.min(1, lives / inside.length / (meant === undefined ? 1 : livesThrough(kind, meant, inPots)));
+	const usual = meant === undefined ? 1 : livesThrough(kind, meant, inPots);
+	return Float64Array.from(inside, (c) => Math.min(1, livesThrough(kind, c, inPots) / usual));
+}
+
+/** The same over all winters. */
+export function bearsCold(at: WinterAt): number {
+	const each = bearsEach(at);
+	return each.reduce((sum, p) => sum + p, 0) / each.length;
 }
 
 /** Chance of a whole plant to live through a winter where it stands, 0–1; null where nobody keeps its kind so. */

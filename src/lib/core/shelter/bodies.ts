@@ -43,3 +43,10 @@ export const BODIES: Readonly<Record<string, readonly ShelterKindName[]>> = {
 /** The body of a place; null under the sky. */
 export const bodyOf = (place: { kind: string; body: ShelterKindName | null }): ShelterKindName | null =>
 	place.body ?? BODIES[place.kind]?.[0] ?? null;
+
+/** A garage that nobody has said more of is a frost-free one, as the handbook means it. Common practice, no source. */
+const FROST_FREE_C = 3;
+
+/** Lowest that a household says a place sees, °C: in figures, or by what it calls it; null where it says nothing. */
+export const lowSaid = (place: { kind: string; body: ShelterKindName | null; low_c: number | null }): number | null =>
+	place.low_c ?? (place.kind === 'garage' && place.body === null ? FROST_FREE_C : null);

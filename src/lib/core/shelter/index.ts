@@ -8,4 +8,5 @@ export * from './hourly.js';
 export * from './light.js';
 export * from './place.js';
 export * from './thermal.js';
+export * from './together.js';
 export * from './winters.js';

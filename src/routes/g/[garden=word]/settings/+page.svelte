@@ -4,6 +4,7 @@
 	import Look from '$lib/ui/Look.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
+	import type { PlaceKind } from '$lib/core/ledger/entries.js';
 	import { areaMeasure, sayArea, sayTemperature, warmthMeasure } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -25,7 +26,13 @@
 		cm2 === null || cm2 === undefined ? '' : String(areaMeasure(units).shown(cm2 / 10_000, 2));
 	let walk = $state(0);
 	let kind = $state<string>('bed');
-	const bodies = $derived(BODIES[kind] ?? []);
+	/** As such a place usually is, or what else of its sort. */
+	const bodies = $derived([
+		{ value: '', name: PLACE_WORDS[kind as PlaceKind] },
+		...(BODIES[kind] ?? [])
+			.map((b) => ({ value: b, name: BODY_WORDS[b] }))
+			.filter((b) => b.name !== PLACE_WORDS[kind as PlaceKind])
+	]);
 	function edit(p: Place | 'new') {
 		editing = p;
 		walk = p === 'new' ? data.places.length + 1 : p.walk;
@@ -108,8 +115,8 @@
 								{#key kind}<SelectField
 										label="More exactly"
 										name="body"
-										value={edited?.kind === kind ? (edited.body ?? bodies[0]) : bodies[0]}
-										items={bodies.map((b) => ({ value: b, name: BODY_WORDS[b] }))}
+										value={edited?.kind === kind ? (edited.body ?? '') : ''}
+										items={bodies}
 										hint="How it follows the weather: see Shelter."
 									/>{/key}
 							{/if}

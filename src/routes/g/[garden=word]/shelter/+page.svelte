@@ -6,6 +6,7 @@
 	 * many come through. At 390 px: place after place, a line a plant.
 	 */
 	import Act from '$lib/ui/Act.svelte';
+	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayTemperature } from '$lib/core/units/index.js';
 	import Lodgers from './Lodgers.svelte';
 	import ShelterPlace from './ShelterPlace.svelte';
@@ -36,6 +37,29 @@
 	{#if homeless}{homeless === 1 ? 'One finds' : `${homeless} find`} no better place here.{/if}
 	The coldest night of a usual winter outside is {sayTemperature(v.coldestC, data.garden.units)}.
 </p>
+
+{#if v.kinds.length}
+	<section class="mt-8" aria-labelledby="kinds">
+		<h2 id="kinds" class="border-b border-ink pb-1">
+			{v.kinds.length === 1 ? 'One kind may be gone' : `${v.kinds.length} kinds may be gone`} by spring
+		</h2>
+		<ul class="ruled">
+			{#each v.kinds as k (k.name)}
+				<li class="grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
+					<span class="min-w-0 font-semibold wrap-anywhere">{k.name}</span>
+					<span class="text-right">{sayOdds(k.moved)}</span>
+					<p class="note col-span-2">
+						That one at least is alive in spring{k.moved > k.stays + 0.02
+							? `, once moved; as it stands, ${sayOdds(k.stays)}`
+							: ''}. There
+						{k.copies.length === 1 && k.copies[0]?.count === 1 ? 'is' : 'are'}
+						{k.copies.map((c) => `${c.count} ${c.place === null ? 'without a place' : `at ${c.place}`}`).join(', ')}.
+					</p>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
 
 {#if v.outside.length}
 	<section class="mt-8" aria-labelledby="outside">
