@@ -64,6 +64,29 @@ function readBeside(readings: ReadingsOf, sky: SkyOf): { days: Days; inside: Rea
 	return { days: daysOutside(sky, first, count), inside: { low: of('low'), high: of('high') } };
 }
 
+/** What tells readings from others: their sum, and how many there are. */
+function sumOf(values: ArrayLike<number>): string {
+	let [sum, count] = [0, 0];
+	for (let i = 0; i < values.length; i++)
+		if (!Number.isNaN(values[i]!)) {
+			sum += values[i]! * (1 + i / 1000);
+			count++;
+		}
+	return `${count} ${sum.toFixed(3)}`;
+}
+
+/** The days around today, and as each shelter has them: the same for every question that is asked under the same sky. */
+interface Around {
+	days: Days;
+	inside: Map<string, { low: Float64Array; high: Float64Array }>;
+}
+const skies = new WeakMap<SkyOf, Around>();
+function around(sky: SkyOf): Around {
+	let found = skies.get(sky);
+	if (!found) skies.set(sky, (found = { days: daysOutside(sky, sky.today - BACK, BACK + AHEAD), inside: new Map() }));
+	return found;
+}
+
 export function sheltersOf(
 	base: ClimateBase,
 	places: readonly PlaceRow[],
@@ -72,27 +95,16 @@ export function sheltersOf(
 	forecast: Forecast | null
 ): ShelterOf {
 	const mine = new Map<string, ShelterNow | null>();
-	const outside = new Map<string, Days>();
-	const around = () => {
-		let days = outside.get('');
-		if (!days) outside.set('', (days = daysOutside(sky, sky.today - BACK, BACK + AHEAD)));
-		return days;
-	};
 	const make = (place: PlaceRow): ShelterNow | null => {
 		const name = bodyOf(place);
 		if (name === null) return null;
 		const read = readings.get(place.id);
-		const told = read ? [sky.today, read.size, [...read.keys()].at(-1)] : [];
+		const beside = read ? readBeside(read, sky) : null;
+		const told = beside && [beside.days.first, sumOf(beside.inside.low), sumOf(beside.inside.high), sumOf(beside.days.low)];
 		const key = JSON.stringify([base.key, name, lowSaid(place), place.high_c, place.id, told]);
 		const k = known.of(key, () =>
-			knowShelter(
-				{ name, lowC: lowSaid(place), highC: place.high_c },
-				siteOf(base),
-				winterDays(base),
-				read ? readBeside(read, sky) : null
-			)
+			knowShelter({ name, lowC: lowSaid(place), highC: place.high_c }, siteOf(base), winterDays(base), beside)
 		);
-		let series: { low: Float64Array; high: Float64Array } | null = null;
 		return {
 			...k,
 			ahead() {
@@ -107,8 +119,9 @@ export function sheltersOf(
 				);
 			},
 			day(day) {
-				const days = around();
-				series ??= k.on(days);
+				const { days, inside } = around(sky);
+				let series = inside.get(key);
+				if (!series) inside.set(key, (series = k.on(days)));
 				const d = Math.min(days.low.length - 1, Math.max(0, day - days.first));
 				return { low: series.low[d]!, high: series.high[d]! };
 			}
