@@ -1,6 +1,7 @@
 /** Figures of the bench: cuts along a stem, what looks teach, labels to paper, five hundred batches on the screen. */
 import { chromium } from '@playwright/test';
 import { fillGarden } from './fillGarden.js';
+import { median } from './time.js';
 import { CHROMIUM } from '../bin/demoApp.js';
 import type { DemoApp } from '../bin/demoApp.js';
 import { parse } from 'yaml';
@@ -12,7 +13,6 @@ import { rootingAfter } from '../src/lib/core/odds/rooting.js';
 import type { Epoch } from '../src/lib/core/odds/rooting.js';
 import { labelsPdf } from '../src/lib/formats/labels.js';
 
-const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
 /** Median time of one run, in ms: many runs a sample, for single ones are too short to time. */
 function time(work: () => void, each: number, samples = 15): number {
 	for (let i = 0; i < each; i++) work();

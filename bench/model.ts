@@ -6,15 +6,12 @@ import { beliefsOf, countsTogether, forecast, plan, prepare } from '../src/lib/c
 import { north } from '../src/testing/climates.js';
 import { kind } from '../src/testing/handbook.js';
 import { batchOf, requestOf } from '../src/testing/plans.js';
+import { time as timed } from './time.js';
 
+/** The first run is not counted: it makes what the others find made. */
 function time(work: () => void, runs: number): number {
 	work();
-	const taken = Array.from({ length: runs }, () => {
-		const start = performance.now();
-		work();
-		return performance.now() - start;
-	});
-	return taken.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
+	return timed(work, runs);
 }
 
 export function benchModel(tell: (line?: string) => void, ms: (n: number) => string): void {

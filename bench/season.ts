@@ -19,18 +19,10 @@ import {
 import type { DailyRecord, GeneratorModel } from '../src/lib/core/season/index.js';
 import { stationId, toDly } from '../src/lib/formats/ghcn.js';
 import { readWeather } from '../src/lib/formats/readWeather.js';
+import { median, time } from './time.js';
 
 const { jStat } = jstat;
 const AT = { latitude: 52, longitude: 15 };
-const median = (of: number[]) => of.sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
-const time = (work: () => void, runs: number): number =>
-	median(
-		Array.from({ length: runs }, () => {
-			const start = performance.now();
-			work();
-			return performance.now() - start;
-		})
-	);
 
 /** The same model drawn with a statistics library's own samplers, day by day, seasonal curves looked up alike. */
 function naive(m: GeneratorModel, days: number): number {

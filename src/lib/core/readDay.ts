@@ -1,4 +1,5 @@
 /** A day as people type it. */
+import { parseDate } from '@internationalized/date';
 import * as chrono from 'chrono-node/en';
 import { isIsoDate } from './dates.js';
 import type { IsoDate } from './dates.js';
@@ -19,8 +20,7 @@ export function readDay(text: string, today: IsoDate): IsoDate | null {
 	if (plain === '' || plain.length > LONGEST) return null;
 	if (isIsoDate(plain)) return plain;
 	const reader = writing().days === 'month-first' ? chrono.casual : chrono.GB;
-	// eslint-disable-next-line no-restricted-syntax -- what chrono asks for; the day is the caller's
-	const found = reader.parse(plain, { instant: new Date(`${today}T12:00:00Z`), timezone: 0 });
+	const found = reader.parse(plain, { instant: parseDate(today).toDate('UTC'), timezone: 0 });
 	const [one] = found;
 	if (found.length !== 1 || !one || one.end || one.text.length !== plain.length) return null;
 	if (!one.start.isCertain('day') && !one.start.isCertain('weekday')) return null;

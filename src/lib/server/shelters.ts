@@ -24,8 +24,8 @@ const AHEAD = 520;
 /** Days after which no wall remembers the weather. */
 const WALLS_HOLD = 40;
 
-/** With its lows of every winter and day a shelter takes some 400 kB. */
-const known = new Kept<Known>(64, () => 400_000);
+/** The bodies that it may be, their weights, and what each winter did. */
+const known = new Kept<Known>(32, () => 60_000);
 const winters = new WeakMap<ClimateBase, Days[]>();
 
 export const siteOf = (base: ClimateBase): Site => ({

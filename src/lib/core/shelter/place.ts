@@ -159,6 +159,14 @@ export function middleBody(f: Fitted): Body {
 	return { tauH: Math.exp(tau), share: 1 / (1 + Math.exp(-share)), sunC: sun };
 }
 
+/** Apart from what is kept of a shelter, lest the hours of all winters be kept with it. */
+function throughAll(outside: readonly Weather[], fitted: Fitted): InsideWinters {
+	const times = Math.max(1, Math.ceil(FELT / outside.length));
+	const bodies = drawn(fitted, outside.length * times);
+	const all = bodies.map((_, i) => outside[i % outside.length]!);
+	return throughShelter(all, (w) => bodies[w]!);
+}
+
 /**
  * @param winters outside, one at least
  * @param read days outside with what a thermometer in the shelter read on them
@@ -171,15 +179,11 @@ export function knowShelter(
 ): Known {
 	const kind = SHELTER_KINDS[p.name];
 	const felt = feltBy(p, site, yearIn(site), new Map());
-	const outside = winters.map(felt);
 	let fitted = read ? fitShelter(kind, felt(read.days), read.inside) : unread(kind);
 	if (p.lowC !== null) fitted = withWord(fitted, p.lowC, felt(usualCold(winters)));
-	const times = Math.max(1, Math.ceil(FELT / outside.length));
-	const bodies = drawn(fitted, outside.length * times);
-	const all = Array.from({ length: outside.length * times }, (_, i) => outside[i % outside.length]!);
 	return {
 		fitted,
-		inside: throughShelter(all, (w) => bodies[w]!),
+		inside: throughAll(winters.map(felt), fitted),
 		on: (days, body = middleBody(fitted)) => daysInside(body, felt(days))
 	};
 }
