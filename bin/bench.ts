@@ -72,7 +72,7 @@ tell(
 );
 
 benchModel(tell, ms);
-benchShelter(tell, ms);
+await benchShelter(tell, ms);
 
 // ── the app with a ledger of 100,000 entries
 buildIfStale();

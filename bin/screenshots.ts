@@ -1,4 +1,4 @@
-/** Takes one picture of each main view from the sample garden, into docs/screenshots/. */
+/** Takes one picture of each main view from the sample garden, into docs/screenshots/; of those named alone, if any are. */
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
@@ -52,7 +52,8 @@ const browser = await chromium.launch(CHROMIUM);
 mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
 // The station is heard before the first picture.
 for (let i = 0; i < 3; i++) await (await fetch(`${app.url}/g/three-alders/weather`)).text();
-for (const shot of SHOTS) {
+const asked = process.argv.slice(2);
+for (const shot of SHOTS.filter((s) => asked.length === 0 || asked.includes(s.name))) {
 	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB', colorScheme: shot.dark ? 'dark' : 'light' });
 	await page.goto(`${app.url}/g/three-alders/${shot.path}`);
 	await page.waitForLoadState('networkidle');

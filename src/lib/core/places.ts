@@ -8,3 +8,5 @@ export const IN_POTS_OUTDOORS: ReadonlySet<string> = new Set(['bench']);
 export const ROOMS: ReadonlySet<string> = new Set(['sill', 'lit_shelf']);
 /** Under a roof: neither rain nor drying wind. */
 export const ROOFED: ReadonlySet<string> = new Set([...ROOMS, 'garage']);
+/** Under the sky, with its roots in the garden's own soil. */
+export const IN_THE_GROUND: ReadonlySet<string> = new Set(['bed', 'hedge', 'slope', 'nursery_row']);

@@ -1,9 +1,9 @@
 /** Printed pages as a reader of tagged PDF finds them (ISO 32000-1, 14.8), by a library that is not the writer's. */
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
-import { awaySheetPdf } from './awaySheet.js';
 import { guidePdf } from './guidePdf.js';
 import { labelsPdf } from './labels.js';
+import { tickSheetPdf } from './tickSheet.js';
 
 interface Node {
 	role?: string;
@@ -44,16 +44,16 @@ async function readAloud(pdf: Buffer) {
 describe('printed pages are tagged', () => {
 	it('a neighbour’s sheet: headings, then each thing, over several pages, and nothing left out', async () => {
 		const rows = Array.from({ length: 60 }, (_, i) => ({
-			...{ day: `${1 + Math.floor(i / 10)} Sep 2026`, place: 'Sill' },
-			...{ what: `Water ${i + 2} pots`, how: 'from below, half a litre.' }
+			head: `${1 + Math.floor(i / 10)} Sep 2026`,
+			...{ what: `Water ${i + 2} pots`, how: 'Sill: from below, half a litre.' }
 		}));
 		const { said, lost, marked, language, title } = await readAloud(
-			await awaySheetPdf({ garden: 'Three Alders', span: '1 Sep 2026 to 6 Sep 2026', rows, fonts: null })
+			await tickSheetPdf({ title: 'Three Alders', under: 'While we are away', rows, none: '', fonts: null })
 		);
-		expect([marked?.Marked, language, title]).toEqual([true, 'en', 'Three Alders, 1 Sep 2026 to 6 Sep 2026']);
+		expect([marked?.Marked, language, title]).toEqual([true, 'en', 'Three Alders, While we are away']);
 		expect(lost).toEqual([]);
 		expect(said.slice(0, 5)).toEqual([
-			...['H1: Three Alders', 'P: While we are away: 1 Sep 2026 to 6 Sep 2026'],
+			...['H1: Three Alders', 'P: While we are away'],
 			...['H2: 1 Sep 2026', 'P: Water 2 pots', 'P: Sill: from below, half a litre.']
 		]);
 		expect(said.filter((s) => s.startsWith('H2'))).toHaveLength(6);

@@ -12,10 +12,15 @@ import { atOnePlace } from '$lib/core/round/care.js';
 import type { Mark } from '$lib/core/round/marks.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 import { sayVolume } from '$lib/core/units/index.js';
-import type { AwayRow } from '$lib/formats/awaySheet.js';
 
 export const MOST_AWAY_DAYS = 60;
 
+export interface AwayRow {
+	day: string;
+	place: string;
+	what: string;
+	how: string;
+}
 export interface Away {
 	/** Due before coming back, and so done before leaving. */
 	before: RoundTask[];

@@ -1,4 +1,4 @@
-import { gunzipSync } from 'node:zlib';
+import { createGunzip, gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { compressed, takesGzip } from './compress.js';
 
@@ -26,6 +26,46 @@ describe('answers go out compressed', () => {
 		const bytes = Buffer.from(await sent.arrayBuffer());
 		expect(bytes.length).toBeLessThan(long.length / 20);
 		expect(gunzipSync(bytes).toString()).toBe(long);
+	});
+	it('at once: the head of a page is out while its tail is still being worked out', async () => {
+		let finish = () => {};
+		const body = new ReadableStream<Uint8Array>({
+			start(c) {
+				c.enqueue(new TextEncoder().encode(long));
+				finish = () => {
+					c.enqueue(new TextEncoder().encode('the end'));
+					c.close();
+				};
+			}
+		});
+		const sent = compressed(ask('gzip'), new Response(body, { headers: { 'content-type': 'text/html' } }));
+		const reader = sent.body!.getReader();
+		const unpack = createGunzip();
+		let read = '';
+		unpack.on('data', (d: Buffer) => (read += d.toString()));
+		while (read.length < long.length) {
+			const { value, done } = await reader.read();
+			expect(done).toBe(false);
+			await new Promise((r) => unpack.write(value, r));
+		}
+		expect(read).toBe(long);
+		finish();
+		for (let at = await reader.read(); !at.done; at = await reader.read()) unpack.write(at.value);
+		await new Promise((r) => unpack.end(r));
+		expect(read.endsWith('the end')).toBe(true);
+	});
+	it('and whoever goes away takes nothing down', async () => {
+		const body = new ReadableStream<Uint8Array>({
+			async pull(c) {
+				await new Promise((r) => setTimeout(r, 5));
+				c.enqueue(new TextEncoder().encode(long));
+			}
+		});
+		const sent = compressed(ask('gzip'), new Response(body, { headers: { 'content-type': 'text/html' } }));
+		const reader = sent.body!.getReader();
+		await reader.read();
+		await reader.cancel();
+		await new Promise((r) => setTimeout(r, 50));
 	});
 	it('not twice, not pictures, not what is short, not to who cannot read it', async () => {
 		const as = (r: Response) => r.headers.get('content-encoding');

@@ -1,5 +1,8 @@
 /** Pages, data and tables go out compressed to whoever takes that: gardens are read over slow lines. */
 
+import { Duplex } from 'node:stream';
+import { constants, createGzip } from 'node:zlib';
+
 /** Shorter answers are not worth the wrapping: they fit into one packet. */
 const LEAST_BYTES = 1_400;
 const COMPRESSIBLE =
@@ -17,6 +20,10 @@ export function takesGzip(accept: string | null): boolean {
 		return weight === undefined || Number(weight.slice(2)) > 0;
 	});
 }
+
+/** What has been written goes out at once: a page is not held back by the part of it that is still being worked out. */
+const gzip = () =>
+	Duplex.toWeb(createGzip({ flush: constants.Z_SYNC_FLUSH })) as unknown as ReadableWritablePair<Uint8Array, Uint8Array>;
 
 /** The same answer, compressed as it streams. Files of the build are compressed once, when they are built. */
 export function compressed(request: Request, response: Response): Response {
@@ -37,12 +44,9 @@ export function compressed(request: Request, response: Response): Response {
 	sent.set('content-encoding', 'gzip');
 	const tag = sent.get('etag');
 	if (tag && !tag.startsWith('W/')) sent.set('etag', `W/${tag}`);
-	return new Response(
-		body.pipeThrough(new CompressionStream('gzip') as unknown as ReadableWritablePair<Uint8Array, Uint8Array>),
-		{
-			status,
-			statusText,
-			headers: sent
-		}
-	);
+	return new Response(body.pipeThrough(gzip()), {
+		status,
+		statusText,
+		headers: sent
+	});
 }

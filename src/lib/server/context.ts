@@ -10,6 +10,8 @@ import { Kept } from './kept.js';
 import { snapshotOf } from './snapshot.js';
 import type { ClimateBase } from './climate.js';
 import { withFigures } from '$lib/core/handbook/figures.js';
+import { learntShelter, winteredBy } from '$lib/core/evidence/wintered.js';
+import type { Wintered } from '$lib/core/evidence/wintered.js';
 import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import type { GardenData } from '$lib/core/ledger/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
@@ -82,13 +84,14 @@ export function viewedDay(
 /** The kinds as this garden knows them: the handbook with the garden's own figures. */
 export async function kindsOf(garden: Pick<Garden, 'id' | 'base'>): Promise<Map<string, Kind>> {
 	const { base } = garden;
-	const { ownKinds } = await snapshotOf(garden.id);
+	const { ownKinds, stocks, places } = await snapshotOf(garden.id);
 	const mine = ownKinds.map((r) =>
 		resolved.of(`${base.key} ${garden.id} ${r.id} ${r.version}`, () =>
 			resolvedKinds(new Map([[r.kind.id, r.kind]]), base.ever, base.recordClimate).get(r.kind.id)!
 		)
 	);
-	return withOwnFigures(garden.id, [...base.kinds.values(), ...mine]);
+	const kinds = await withOwnFigures(garden.id, [...base.kinds.values(), ...mine]);
+	return withWinters(kinds, taughtBy(stocks, places, base.recordClimate.middle));
 }
 /** Own kinds with their days as they fall in the garden. */
 const resolved = new Kept<Kind>(16, () => 40_000);
@@ -107,6 +110,39 @@ async function withOwnFigures(gardenId: string, kinds: readonly Kind[]): Promise
 		own.set(f.kind_id, figures);
 	}
 	return new Map(kinds.map((kind) => [kind.id, own.has(kind.id) ? withFigures(kind, own.get(kind.id)!) : kind]));
+}
+
+/** What a garden's winters have taught, worked out once for the same rows; and the kinds with it. */
+interface Taught {
+	places: readonly state.PlaceRow[];
+	seen: ReadonlyMap<string, Wintered>;
+	kinds: WeakMap<Kind, Kind>;
+}
+const taught = new WeakMap<readonly state.StockRow[], Taught>();
+function taughtBy(stocks: readonly state.StockRow[], places: readonly state.PlaceRow[], middle: number): Taught {
+	const before = taught.get(stocks);
+	if (before?.places === places) return before;
+	const kindOf = new Map(places.map((p) => [p.id, p.kind]));
+	const now = { places, seen: winteredBy(stocks, (id) => kindOf.get(id), middle), kinds: new WeakMap<Kind, Kind>() };
+	taught.set(stocks, now);
+	return now;
+}
+
+/** How kinds of whole plants have come through in this garden's kinds of place: the handbook first, then its own winters. */
+function withWinters(all: Map<string, Kind>, { seen, kinds }: Taught): Map<string, Kind> {
+	const done = new Set<string>();
+	for (const [key, { passed, failed }] of seen) {
+		const kind = all.get(key.split(' ')[0]!);
+		if (!kind || passed + failed === 0 || done.has(kind.id)) continue;
+		done.add(kind.id);
+		let learnt = kinds.get(kind);
+		if (!learnt) {
+			const shelters = kind.winter.shelters.map((s) => learntShelter(s, seen.get(`${kind.id} ${s.in}`)));
+			kinds.set(kind, (learnt = { ...kind, winter: { ...kind.winter, shelters } }));
+		}
+		all.set(kind.id, learnt);
+	}
+	return all;
 }
 
 export const wayIn = (kind: Kind | undefined, wayId: string): WayProfile | undefined => kind?.ways.find((w) => w.id === wayId);

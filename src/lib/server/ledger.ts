@@ -9,7 +9,7 @@ import { checkEntry, checkUnleaned } from './checks.js';
 import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { factsOf } from './facts.js';
-import { kindIdOf, lineOf, namesFor } from './lines.js';
+import { kindIdOf, lineOf, namesFor, placesNamed } from './lines.js';
 import { newestMigration } from './schemaVersion.js';
 import { project, projectAdded, putFolded } from './project.js';
 import { asResult, orThrow, Refusal, refuseWith } from './refusal.js';
@@ -153,8 +153,7 @@ async function write(db: Queryable, writer: Writer, acts: readonly Act[]): Promi
 		}
 		const entry = parseAct({ ...act, data });
 		await checkEntry(entry, facts);
-		const placeId = (entry.data as { place_id?: string | null }).place_id;
-		const names = await namesFor(facts, subject, entry.subjectId, placeId ? [placeId] : []);
+		const names = await namesFor(facts, subject, entry.subjectId, placesNamed(entry));
 		await entries.insertEntry(db, {
 			gardenId,
 			id: entry.id,

@@ -2,7 +2,7 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { paperFonts } from './fonts.js';
-import { awaySheetPdf } from '$lib/formats/awaySheet.js';
+import { tickSheetPdf } from '$lib/formats/tickSheet.js';
 import { MISSED } from '$lib/formats/pdf.js';
 
 const NAMES = ['Łąka Šípková', 'Στέγη', 'Огород за домом', 'Şişli bahçe', 'Garður', 'Ő és Ű', 'Küche'];
@@ -15,10 +15,11 @@ async function wordsOf(pdf: Buffer) {
 	return { info, text: items.map((i) => ('str' in i ? i.str : '')).join(' ') };
 }
 const sheet = (places: readonly string[]) =>
-	awaySheetPdf({
-		garden: places[0]!,
-		span: '3 to 12 May',
-		rows: places.map((place) => ({ day: '3 May', place, what: `Water in ${place}`, how: 'a can' })),
+	tickSheetPdf({
+		title: places[0]!,
+		under: '3 to 12 May',
+		rows: places.map((place) => ({ head: '3 May', what: `Water in ${place}`, how: 'a can' })),
+		none: '',
 		fonts: paperFonts()
 	});
 

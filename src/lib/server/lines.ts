@@ -18,8 +18,8 @@ export async function namesFor(facts: ReadFacts, subject: Subject, id: string, p
 	const places = new Map<string, string>();
 	for (const placeId of placeIds) places.set(placeId, (await facts.place(placeId))?.name ?? '');
 	return {
-		batch: subject === 'batch' ? await facts.batch(id) : null,
-		stock: subject === 'stock' ? await facts.stock(id) : null,
+		batch: subject === 'batch' || subject === 'lodging' ? await facts.batch(id) : null,
+		stock: subject === 'stock' || subject === 'lodging' ? await facts.stock(id) : null,
 		want: subject === 'want' ? await facts.want(id) : null,
 		place: subject === 'place' ? await facts.place(id) : null,
 		placeName: (placeId) => (placeId === null ? '' : (places.get(placeId) ?? '')),
@@ -27,6 +27,12 @@ export async function namesFor(facts: ReadFacts, subject: Subject, id: string, p
 		wayName: (kindId, wayId) => wayName(kinds.get(kindId), wayId),
 		materialName: (material) => handbook().materials.get(material)?.name ?? material
 	};
+}
+
+/** Places that an entry names. */
+export function placesNamed(e: AnyEntry): string[] {
+	const d = e.data as { place_id?: string | null; pinned?: string | null; never?: readonly string[] };
+	return [d.place_id, d.pinned, ...(d.never ?? [])].filter((id) => typeof id === 'string');
 }
 
 /** Kind the entry is about, for filtering. */

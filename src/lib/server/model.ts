@@ -98,7 +98,23 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		formOf: (stockId) => forms.get(stockId ?? '') ?? '',
 		season,
 		record,
-		state: shortOf([season.key, record.rho, places.map((p) => [p.id, p.kind, p.body, p.low_c, p.high_c]), told]),
+		state: shortOf([
+			season.key,
+			record.rho,
+			places.map((p) => [
+				p.id,
+				p.kind,
+				p.body,
+				p.low_c,
+				p.high_c,
+				p.guard_cover,
+				p.heater_w,
+				p.heater_c,
+				p.guarded_on,
+				p.level_of
+			]),
+			told
+		]),
 		shelter,
 		means: meansOf(places, readings, shelter, season.sky),
 		lows: lowsOf(places, readings, shelter, season.sky),
@@ -185,12 +201,15 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 
 /** The handbook's figures that a batch hangs on, as text: written once for each kind as the garden has it. */
 function figuresOf(kind: Kind, way: WayProfile): string {
-	let text = figures.get(way);
+	// By both: ways are shared by gardens whose winters have taught them otherwise.
+	let of = figures.get(kind);
+	if (!of) figures.set(kind, (of = new Map()));
+	let text = of.get(way.id);
 	if (text === undefined)
-		figures.set(way, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
+		of.set(way.id, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
 	return text;
 }
-const figures = new WeakMap<WayProfile, string>();
+const figures = new WeakMap<Kind, Map<string, string>>();
 
 /** With its forecast and its view of the roots a batch takes some 40 kB. */
 const recent = new Kept<Known>(320, () => 40_000);

@@ -6,6 +6,7 @@ import { careById, putCare, putSighting } from './store/care.js';
 import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
 import { putOwnKind } from './store/ownKinds.js';
+import { putLodging } from './store/lodging.js';
 import { removeRow, stampVersion } from './store/projections.js';
 import * as state from './store/state.js';
 import { setStanding } from './store/weather.js';
@@ -38,7 +39,8 @@ const WRITE: { [S in Subject]: Writing<S> } = {
 	timer: whole('timer', putTimer),
 	shelf: whole('shelf', putShelf),
 	vessel: whole('vessel', putVessel),
-	kind: whole('kind', putOwnKind)
+	kind: whole('kind', putOwnKind),
+	lodging: whole('lodging', putLodging)
 };
 
 /**

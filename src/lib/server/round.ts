@@ -31,6 +31,8 @@ export interface Round {
 	later: { on: string; title: string; link: string }[];
 	sky: { soil: string; damp: { on: string; share: number }[]; rain: number | null };
 	shelters: { id: string; name: string }[];
+	/** Places under the sky, to take things out to. */
+	outside: { id: string; name: string }[];
 }
 
 /** How often a task comes in the week. */
@@ -91,6 +93,7 @@ function roundIn(w: RoundWorld, day: DayNumber): Round {
 			damp: dampDays(day, w.season.sky).map((d) => ({ on: isoOf(d.day), share: d.share })),
 			rain: rainTomorrow(day, w.season.sky)
 		},
-		shelters: w.places.filter((p) => !p.closed && SHELTERED.has(p.kind)).map((p) => ({ id: p.id, name: p.name }))
+		shelters: w.places.filter((p) => !p.closed && SHELTERED.has(p.kind)).map((p) => ({ id: p.id, name: p.name })),
+		outside: w.places.filter((p) => !p.closed && !SHELTERED.has(p.kind)).map((p) => ({ id: p.id, name: p.name }))
 	};
 }

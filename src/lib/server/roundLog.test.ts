@@ -15,7 +15,7 @@ import { seasonOf } from './season.js';
 import * as state from './store/state.js';
 import { noTreatment } from '../../testing/acts.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
-import { awaySheetPdf } from '$lib/formats/awaySheet.js';
+import { tickSheetPdf } from '$lib/formats/tickSheet.js';
 
 const TODAY = '2026-09-05';
 const garden = async (): Promise<Garden> => (await gardenById(DEMO_GARDEN))!;
@@ -156,7 +156,13 @@ describe('the round follows what is logged', () => {
 		expect(away.rows.length).toBeGreaterThan(3);
 		expect(away.rows.every((r) => isoOf(r.on) >= from && isoOf(r.on) <= to && r.how.length > 10 && r.place !== '')).toBe(true);
 		expect(away.before.every((t) => isoOf(t.by) <= to)).toBe(true);
-		const pdf = await awaySheetPdf({ garden: 'Three Alders', span: `${from} to ${to}`, rows: away.rows, fonts: null });
+		const pdf = await tickSheetPdf({
+			title: 'Three Alders',
+			under: `${from} to ${to}`,
+			rows: away.rows.map((r) => ({ ...r, head: r.day })),
+			none: '',
+			fonts: null
+		});
 		expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
 		expect(pdf.length).toBeGreaterThan(1500);
 		const code = (f: string, t: string) => {

@@ -45,6 +45,7 @@ const round = (perStop: number[], week: number, more: Partial<Round> = {}): Roun
 	later: [],
 	sky: { soil: '', damp: [], rain: null },
 	shelters: [],
+	outside: [],
 	...more
 });
 

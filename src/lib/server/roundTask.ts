@@ -25,8 +25,8 @@ export interface RoundTask {
 	every: number | null;
 	/** Standing entries of its batch when this was drawn. */
 	seen: number | null;
-	/** How it is logged: one tap, a count, a move indoors, or on its own page. */
-	log: 'tap' | 'count' | 'bring' | 'page';
+	/** How it is logged: one tap, a count, a move indoors or out, or on its own page. */
+	log: 'tap' | 'count' | 'bring' | 'out' | 'page';
 	/** Pieces that hardly will root any more: told in one line of their own. */
 	straggling: boolean;
 	/** Of what is to be brought in: each plant, and the place that suits it. */

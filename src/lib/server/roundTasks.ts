@@ -7,6 +7,7 @@ import { Kept } from './kept.js';
 import { known, tasksFor } from './model.js';
 import { frostLooks, liftings } from './roundFrost.js';
 import { task } from './roundTask.js';
+import { coldInside, outForGood, stockLooks, waking } from './roundWinter.js';
 import type { RoundTask } from './roundTask.js';
 import { carriedOf, titleOf, triggersOf } from './roundTriggers.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
@@ -262,6 +263,10 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			...careTasks,
 			...frostLooks(w),
 			...liftings(w, day),
+			...stockLooks(w, day),
+			...coldInside(w, day),
+			...waking(w, day),
+			...outForGood(w, day),
 			...openWindows(w, day)
 		],
 		cares

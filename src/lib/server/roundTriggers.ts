@@ -2,6 +2,7 @@
 import { wayIn } from './context.js';
 import { holdsOf } from './holds.js';
 import { known, tasksFor } from './model.js';
+import { goingOut } from './roundWinter.js';
 import { HORIZON, SHELTERED, WEEK } from './roundWorld.js';
 import type { RoundWorld } from './roundWorld.js';
 import type { StockRow } from './store/state.js';
@@ -15,7 +16,7 @@ import { asksFrom } from '$lib/core/round/marks.js';
 import type { Mark } from '$lib/core/round/marks.js';
 import { bringIn, closestDay, coverTonight, hardenOff, heatAhead, onOrAfter, rainTomorrow } from '$lib/core/round/triggers.js';
 import type { Outdoors, Trigger } from '$lib/core/round/triggers.js';
-import { livesAt } from '$lib/core/plan/winter.js';
+import { IN_THE_GROUND } from '$lib/core/places.js';
 import { sayTemperature } from '$lib/core/units/index.js';
 import type { UnitChoice } from '$lib/core/units/index.js';
 
@@ -54,12 +55,15 @@ export interface Carried {
 	/** The night that it still bears. */
 	bears: string;
 	limitC: number;
-	/** Where it is best off of the places there are; null where none will do. */
+	/** Where it spends the winter, by the plan of all of them; null where none will do, or none has room. */
 	to: string | null;
+	/** Where it would be better off, and no room is left. */
+	full: string | null;
 }
 /** What is to be brought in, each plant with the place that suits its kind: a sill is not a dark garage. */
 export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] {
-	const open = w.places.filter((p) => !p.closed && SHELTERED.has(p.kind));
+	const { plan, asked } = w.winter();
+	const guests = new Map(asked.guests.map((g) => [g.id, g]));
 	const batch = new Map(w.batches.map((b) => [b.id, b]));
 	const stock = new Map(w.stocks.map((s) => [s.id, s]));
 	const carried = targets.flatMap((id): Carried[] => {
@@ -67,18 +71,15 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 		const s = stock.get(id);
 		const kind = w.kinds.get(b?.kindId ?? s?.kind_id ?? '');
 		if (!kind) return [];
-		// Leafy cuttings cannot rest in the dark, whatever their parents do.
-		const light = b && b.unrooted > 0 ? new Set(['garage']) : new Set<string>();
-		const ways = open.flatMap((p) => {
-			const inside = w.model.shelter(p.id)?.inside.coldest ?? null;
-			const chance = livesAt({ kind, place: p.kind, coldestC: w.garden.climate.coldestC, inside });
-			return chance === null || light.has(p.kind) ? [] : [{ p, chance }];
-		});
-		const to = ways.sort((a, z) => z.chance - a.chance)[0]?.p ?? null;
+		const planned = plan.at.get(id)?.place ?? null;
+		const best = guests.get(id)?.choices.reduce((a, c) => (c.chance > a.chance ? c : a));
+		const here = b?.placeId ?? s?.place_id ?? null;
+		const to = planned === here ? null : planned;
+		const full = to === null && best && best.place !== here ? best.place : null;
 		const form = w.model.formOf(b?.stockId ?? null) || s?.label || '';
 		const name = `${b ? `${b.code} ` : ''}${[withVariety(kind), form].filter(Boolean).join(', ')}`;
 		const limitC = kind.winter.limit_c;
-		return [{ id, name, to: to?.id ?? null, limitC, bears: nights(w.garden.units)(limitC) }];
+		return [{ id, name, to, full, limitC, bears: nights(w.garden.units)(limitC) }];
 	});
 	// The tenderest first.
 	return carried.sort((a, z) => z.limitC - a.limitC);
@@ -88,8 +89,6 @@ export function carriedOf(w: RoundWorld, targets: readonly string[]): Carried[] 
 export const liftedAfterFrost = (w: RoundWorld, s: StockRow): boolean =>
 	w.kinds.get(s.kind_id)?.winter.lift === 'after_frost' &&
 	IN_THE_GROUND.has(w.places.find((p) => p.id === s.place_id)?.kind ?? '');
-
-const IN_THE_GROUND = new Set(['bed', 'hedge', 'slope', 'nursery_row']);
 
 /** Tender enough that this garden's winter would take it: what bears the winter stays out. */
 const tender = (o: Outdoors, coldestC: number) => o.limitC >= 0 && o.hardyC > coldestC;
@@ -120,7 +119,10 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 	const indoorsC = room.length ? room.reduce((s, p) => s + (p.low_c! + p.high_c!) / 2, 0) / room.length : ROOM_C;
 	const doy = closestDay(recordClimate.normals, recordClimate.middle, indoorsC);
 	const say = nights(garden.units);
-	const soft = all.filter((o) => tender(o, climate.coldestC));
+	// What the winter's plan has under a roof is called in like what is tender: in its pot it is no hardier than that.
+	const { plan, rooms } = w.winter();
+	const roofed = new Set(rooms.map((p) => p.id));
+	const soft = all.filter((o) => tender(o, climate.coldestC) || roofed.has(plan.at.get(o.id)?.place ?? ''));
 	const rooting = new Set(w.batches.filter((b) => b.unrooted > 0).map((b) => b.id));
 	const unrooted = all.filter((o) => o.what === 'batch' && rooting.has(o.id));
 	const found = [
@@ -158,7 +160,8 @@ export function triggersOf(w: RoundWorld, day: DayNumber): Trigger[] {
 			}
 		];
 	});
-	found.push(...hardenOff(inside, day, day + WEEK, season.sky, say));
+	// Stock that was brought in is hardened off like what is to be planted.
+	found.push(...hardenOff([...inside, ...goingOut(w, day)], day, day + WEEK, season.sky, say));
 	const rain = rainTomorrow(day, season.sky);
 	const inPlace = w.batches.filter((b) => {
 		const way = wayIn(w.kinds.get(b.kindId), b.wayId);

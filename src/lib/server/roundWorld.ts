@@ -6,8 +6,11 @@ import { modelOf, stateOf } from './model.js';
 import type { Model } from './model.js';
 import type { Season } from './season.js';
 import { snapshotOf } from './snapshot.js';
+import { solver } from './solver.js';
 import type { CareRow } from './store/care.js';
 import type * as state from './store/state.js';
+import { winterIn } from './winterPlan.js';
+import type { Winter } from './winterPlan.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
@@ -32,10 +35,18 @@ export interface RoundWorld {
 	wants: readonly state.WantRow[];
 	marks: Marks;
 	vessels: VesselChoice[];
+	/** Where each plant spends the winter: worked out when it is first asked for. */
+	winter(): Winter;
 }
 
 export async function roundWorld(garden: Garden): Promise<RoundWorld> {
-	const [model, snapshot, vessels] = await Promise.all([modelOf(garden), snapshotOf(garden.id), vesselsOf(garden)]);
+	const [model, snapshot, vessels, solve] = await Promise.all([
+		modelOf(garden),
+		snapshotOf(garden.id),
+		vesselsOf(garden),
+		solver()
+	]);
+	let winter: Winter | null = null;
 	const { living: batches, stocks, wants, cares } = snapshot;
 	const marks = marksOf(cares);
 	return {
@@ -49,6 +60,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 		stocks,
 		wants,
 		vessels,
+		winter: () => (winter ??= winterIn(model, snapshot, solve)),
 		marks: (work, target) => marks.get(`${work} ${target}`)
 	};
 }

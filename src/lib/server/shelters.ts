@@ -3,11 +3,12 @@ import type { ClimateBase } from './climate.js';
 import { Kept } from './kept.js';
 import type { ReadingsOf } from './rooting.js';
 import type { PlaceRow } from './store/state.js';
+import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { SkyOf } from '$lib/core/round/sky.js';
 import type { Forecast } from '$lib/core/season/scenarios.js';
-import { bodyOf, knowShelter, lowSaid, nightsAhead, wintersOf } from '$lib/core/shelter/index.js';
-import type { Days, Known, NightsAhead, Read, Site } from '$lib/core/shelter/index.js';
+import { bodyOf, guardOf, knowShelter, lowSaid, nightsAhead, wintersOf } from '$lib/core/shelter/index.js';
+import type { Days, Known, NightsAhead, Read, ShelterKindName, Site } from '$lib/core/shelter/index.js';
 
 export interface ShelterNow extends Known {
 	/** The nights that the forecast tells; null without one. */
@@ -51,9 +52,12 @@ function daysOutside(sky: SkyOf, first: DayNumber, count: number): Days {
 	return { first, low, high };
 }
 
-/** What a thermometer read, beside the days outside that were observed: others teach nothing. */
-function readBeside(readings: ReadingsOf, sky: SkyOf): { days: Days; inside: Read } | null {
-	const days = [...readings.keys()].filter((day) => day < sky.today && sky.on(day).from === 'observed');
+/**
+ * What a thermometer read, beside the days outside that were observed: others teach nothing. Up to the day before something
+ * was put over the place: what follows tells of the place under it.
+ */
+function readBeside(readings: ReadingsOf, sky: SkyOf, until: DayNumber): { days: Days; inside: Read } | null {
+	const days = [...readings.keys()].filter((day) => day < until && sky.on(day).from === 'observed');
 	if (days.length === 0) return null;
 	// The weeks before the first reading are what the shelter still has in its walls.
 	const first = days.reduce((a, b) => Math.min(a, b)) - 12;
@@ -95,15 +99,22 @@ export function sheltersOf(
 	forecast: Forecast | null
 ): ShelterOf {
 	const mine = new Map<string, ShelterNow | null>();
-	const make = (place: PlaceRow): ShelterNow | null => {
+	const make = (asked: PlaceRow): ShelterNow | null => {
+		// A level is as warm as the place that it is in, and its thermometer hangs there.
+		const place = places.find((p) => p.id === asked.level_of) ?? asked;
 		const name = bodyOf(place);
 		if (name === null) return null;
 		const read = readings.get(place.id);
-		const beside = read ? readBeside(read, sky) : null;
+		const beside = read ? readBeside(read, sky, place.guarded_on ? dayNumber(place.guarded_on) : sky.today) : null;
 		const told = beside && [beside.days.first, sumOf(beside.inside.low), sumOf(beside.inside.high), sumOf(beside.days.low)];
-		const key = JSON.stringify([base.key, name, lowSaid(place), place.high_c, place.id, told]);
+		const key = JSON.stringify([base.key, name, lowSaid(place), place.high_c, guardOf(place), place.id, told]);
 		const k = known.of(key, () =>
-			knowShelter({ name, lowC: lowSaid(place), highC: place.high_c }, siteOf(base), winterDays(base), beside)
+			knowShelter(
+				{ name, lowC: lowSaid(place), highC: place.high_c, guard: guardOf(place) },
+				siteOf(base),
+				winterDays(base),
+				beside
+			)
 		);
 		return {
 			...k,
@@ -136,4 +147,10 @@ export function sheltersOf(
 		}
 		return s;
 	};
+}
+
+/** A shelter of a sort that the garden does not have, as one usually is: what mulch would do, say. */
+export function shelterLike(base: ClimateBase, name: ShelterKindName): Known {
+	const key = JSON.stringify([base.key, name, 'usual']);
+	return known.of(key, () => knowShelter({ name, lowC: null, highC: null }, siteOf(base), winterDays(base), null));
 }

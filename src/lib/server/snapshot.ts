@@ -10,6 +10,8 @@ import type { VesselRow } from './store/benchware.js';
 import * as care from './store/care.js';
 import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
+import { lodgings } from './store/lodging.js';
+import type { LodgingRow } from './store/lodging.js';
 import { ownKinds } from './store/ownKinds.js';
 import type { OwnKindRow } from './store/ownKinds.js';
 import * as state from './store/state.js';
@@ -30,6 +32,8 @@ export interface Snapshot {
 	cares: readonly care.CareRow[];
 	sightings: readonly care.SightingRow[];
 	ownKinds: readonly OwnKindRow[];
+	/** What is said of single plants' winters. */
+	lodgings: readonly LodgingRow[];
 	/** Pots and trays of one's own. */
 	vessels: readonly VesselRow[];
 }
@@ -44,7 +48,14 @@ const kept = new Kept<Snapshot>(
 	(s) =>
 		s.living.length * BATCH_BYTES +
 		s.cares.reduce((n, c) => n + Object.keys(c.marks).length, 0) * MARK_BYTES +
-		(s.stocks.length + s.wants.length + s.places.length + s.figures.length + s.sightings.length + s.vessels.length + 1) *
+		(s.stocks.length +
+			s.wants.length +
+			s.places.length +
+			s.figures.length +
+			s.sightings.length +
+			s.lodgings.length +
+			s.vessels.length +
+			1) *
 			ROW_BYTES +
 		s.ownKinds.length * KIND_BYTES
 );
@@ -90,7 +101,7 @@ async function read(
 		const gone = new Set(touched);
 		return [...old.filter((r) => !gone.has(r.id)), ...(await rows(touched))];
 	};
-	const [living, stocks, wants, places, figures, cares, sightings, own, vessels] = await Promise.all([
+	const [living, stocks, wants, places, figures, cares, sightings, own, lodging, vessels] = await Promise.all([
 		some('batch', of?.before.living, (only) => state.batches(db, gardenId, LIVING, only)),
 		again('stock', 'stocks', () => state.stocks(db, gardenId)),
 		again('want', 'wants', () => state.wants(db, gardenId)),
@@ -99,6 +110,7 @@ async function read(
 		some('care', of?.before.cares, (only) => care.cares(db, gardenId, only)),
 		again('sighting', 'sightings', () => care.sightings(db, gardenId)),
 		again('kind', 'ownKinds', () => ownKinds(db, gardenId)),
+		again('lodging', 'lodgings', () => lodgings(db, gardenId)),
 		again('vessel', 'vessels', () => benchware.vessels(db, gardenId))
 	]);
 	return {
@@ -111,6 +123,7 @@ async function read(
 		cares,
 		sightings,
 		ownKinds: own,
+		lodgings: lodging,
 		vessels
 	};
 }

@@ -14,12 +14,15 @@
 	import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 	import { frostOdds } from '$lib/core/season/frost.js';
 	import { dayLength } from '$lib/core/season/solar.js';
+	import { sayTemperature } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { Climate } from '$lib/core/season/climate.js';
 	import { MOST_ROWS } from '$lib/core/season/lanes.js';
 	import type { Lane } from '$lib/core/season/lanes.js';
 	import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
 
 	interface Props {
+		units: UnitChoice;
 		climate: Climate;
 		today: string;
 		viewed: string;
@@ -28,6 +31,8 @@
 		weather: { usual: Temperatures[]; seen: Temperatures[]; toldFrom: number };
 		/** Windows of the thing on the page below: suitability every four days. */
 		windows: { label: string; from: number; values: number[] }[];
+		/** Coldest of each week inside the place on the page below. */
+		inside?: { name: string; low: { day: number; low: number }[] } | null;
 		base: string;
 		/** Time is not the question of this screen: a line, until it is opened. */
 		still: boolean;
@@ -37,7 +42,8 @@
 		low: number;
 		high: number;
 	}
-	let { climate, today, viewed, lanes, weather, windows, base, still }: Props = $props();
+	// Its temperatures are said as the garden has them.
+	let { units, climate, today, viewed, lanes, weather, windows, inside = null, base, still }: Props = $props();
 
 	const uid = $props.id();
 	const WINDOW = 14;
@@ -48,7 +54,7 @@
 	/** At rest it is a band; opened by a touch, a drag, a key or its button, it stays open until it is closed. */
 	let open = $state(false);
 	const TOP = $derived(open ? 16 : 12);
-	const GROUND = $derived(open ? 60 : 14);
+	const GROUND = $derived(open ? 60 : inside ? 34 : 14);
 	let dragging = $state(false);
 	let dragged = $state<number | null>(null);
 
@@ -95,6 +101,18 @@
 			};
 		})
 	);
+	const insideLine = $derived(
+		inside
+			? (line<{ day: number; low: number }>()
+					.x((w) => x(w.day))
+					.y((w) => y(w.low))
+					.curve(curveMonotoneX)(inside.low) ?? '')
+			: ''
+	);
+	const sayInside = (day: number) => {
+		const w = inside?.low.findLast((l) => l.day - 3 <= day);
+		return inside && w ? `, ${inside.name} down to ${sayTemperature(w.low, units)} that week` : '';
+	};
 	const sayWindows = (day: number) =>
 		windows
 			.map((w) => ({ label: w.label, v: w.values[Math.round((day - w.from) / STEP)] ?? 0 }))
@@ -109,7 +127,7 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1)} h of day${sayWindows(mark)}`
+		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1)} h of day${sayWindows(mark)}${sayInside(mark)}`
 	);
 
 	let svg: SVGSVGElement;
@@ -179,7 +197,7 @@
 				>
 			</div>
 		</div>
-		<div bind:clientWidth={width} class="{open ? 'pb-1' : ''} {still && !open ? 'hidden' : ''}">
+		<div bind:clientWidth={width} class="{open ? 'pb-1' : ''} {still && !open && !inside ? 'hidden' : ''}">
 			<svg
 				bind:this={svg}
 				{width}
@@ -244,6 +262,9 @@
 						stroke-dasharray="1 3"
 						stroke-linecap="round"
 					/>
+				{/if}
+				{#if inside}
+					<path d={insideLine} fill="none" stroke="var(--color-madder)" stroke-width="2" />
 				{/if}
 				{#each months as m (m.day)}
 					<line x1={x(m.day)} x2={x(m.day)} y1={TOP - 3} y2={TOP + GROUND} stroke="var(--color-rule)" />
@@ -311,6 +332,9 @@
 					<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
 					<span><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"></span>wanted by</span>
 					<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> usual temperature</span>
+					{#if inside}<span
+							><span class="inline-block w-4 border-t-2 border-madder align-middle"></span> coldest of the week inside {inside.name}</span
+						>{/if}
 					<span
 						><span class="inline-block w-4 border-t-2 border-catkin-deep align-middle"></span><span
 							class="inline-block w-4 border-t-2 border-frost align-middle"

@@ -2,6 +2,7 @@
 import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import type { ShelterKindName } from '$lib/core/shelter/bodies.js';
+import type { Compass, Glass } from '$lib/core/shelter/light.js';
 import type { PlaceKind } from '$lib/core/ledger/entries.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
@@ -41,6 +42,23 @@ export const BODY_WORDS: Record<ShelterKindName, string> = {
 	cloche: 'cloche',
 	mulch: 'in the ground under mulch',
 	ground: 'in bare ground'
+};
+
+export const COMPASS_WORDS: Record<Compass, string> = {
+	N: 'north',
+	NE: 'north-east',
+	E: 'east',
+	SE: 'south-east',
+	S: 'south',
+	SW: 'south-west',
+	W: 'west',
+	NW: 'north-west'
+};
+export const GLASS_WORDS: Record<Glass, string> = {
+	single: 'single',
+	double: 'double',
+	triple: 'triple',
+	plastic: 'film or plastic'
 };
 
 export const LIGHT_WORDS = {

@@ -1,1 +1,3 @@
+export * from './hedge.js';
+export * from './order.js';
 export * from './spacing.js';

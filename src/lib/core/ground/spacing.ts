@@ -2,6 +2,7 @@
  * How many plants a length or an area takes. Square: one plant to s². Triangular (staggered): each
  * plant is s from all its neighbours, so the rows lie s·√3/2 apart and one plant has s²·√3/2.
  */
+import { hedgePlants } from './hedge.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 
@@ -19,12 +20,9 @@ export function hedgeCount({ lengthM, spacingCm, rows, spares }: HedgeShape): Re
 	if (!(spacingCm >= 5 && spacingCm <= 500)) return refuse('hedge.spacing', 'Hedge plants stand 5 cm to 5 m apart.', 'spacing');
 	if (!(Number.isInteger(spares) && spares >= 0 && spares <= 500))
 		return refuse('hedge.spares', 'Spares: a whole number from 0 to 500.', 'spares');
-	// 1e-9: 12 m at 60 cm is 20 gaps although 1200/60 may land a hair under.
-	const gaps = (lengthM * 100) / spacingCm + 1e-9;
-	const first = Math.floor(gaps) + 1;
-	// The back row stands at s/2, 3s/2, … as far as the hedge goes: half a gap left over takes one more.
-	const back = Math.floor(gaps + 0.5);
-	return ok((rows === 2 ? first + back : first) + spares);
+	// In one unit, without the dust that a division leaves.
+	const spacingM = Number((spacingCm / 100).toPrecision(12));
+	return ok(hedgePlants(Number(lengthM.toPrecision(12)), spacingM, rows) + spares);
 }
 
 export type Pattern = 'square' | 'triangular';

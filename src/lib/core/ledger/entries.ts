@@ -9,6 +9,7 @@ import { shelfKinds, vesselKinds } from './kinds/bench.js';
 import { careKinds } from './kinds/care.js';
 import { figureKinds } from './kinds/figure.js';
 import { gardenKinds } from './kinds/garden.js';
+import { lodgingKinds } from './kinds/lodging.js';
 import { ownKindKinds } from './kinds/ownKind.js';
 import { placeKinds } from './kinds/place.js';
 import { reversedKinds } from './kinds/reversed.js';
@@ -24,6 +25,8 @@ export { PLACE_KINDS, placeData } from './kinds/place.js';
 export type { PlaceKind, PlaceSaid } from './kinds/place.js';
 export { stockData } from './kinds/stock.js';
 export type { StockData } from './kinds/stock.js';
+export { lodgingData } from './kinds/lodging.js';
+export type { LodgingData } from './kinds/lodging.js';
 export { wantData } from './kinds/want.js';
 export type { WantData } from './kinds/want.js';
 export { noTreatment, SIGNS } from './kinds/batch/index.js';
@@ -43,6 +46,7 @@ export const KINDS = {
 	...shelfKinds,
 	...vesselKinds,
 	...sightingKinds,
+	...lodgingKinds,
 	...reversedKinds
 } as const;
 
@@ -61,7 +65,8 @@ export type Subject =
 	| 'timer'
 	| 'shelf'
 	| 'vessel'
-	| 'kind';
+	| 'kind'
+	| 'lodging';
 
 export const isEntryKind = (text: string): text is EntryKind => Object.hasOwn(KINDS, text);
 

@@ -6,7 +6,7 @@ import type { Vessel } from '../mix/vessel.js';
 import type { Batch } from './batch.js';
 import type { AnyEntry, EntryData, GardenData, Subject } from './entries.js';
 import { foldBatch } from './foldBatch.js';
-import type { Place, Stock, Want } from './rows.js';
+import type { Lodging, Place, Stock, Want } from './rows.js';
 
 type Of<K extends AnyEntry['kind']> = Extract<AnyEntry, { kind: K }>;
 const latest = <K extends AnyEntry['kind']>(entries: readonly AnyEntry[], kind: K): Of<K> | undefined =>
@@ -46,6 +46,7 @@ export interface Rows {
 	shelf: { id: string } & EntryData<'shelf.set'>;
 	vessel: { id: string; name: string; vessel: Vessel };
 	kind: { id: string; like: string | null; kind: Kind };
+	lodging: Lodging;
 }
 
 function stock(id: string, entries: readonly AnyEntry[]): Stock | null {
@@ -67,7 +68,8 @@ function stock(id: string, entries: readonly AnyEntry[]): Stock | null {
 		since: first(entries, 'stock.set')!.on,
 		told_on: set.on,
 		gone_on: gone?.on ?? null,
-		gone_why: gone?.data.why ?? null
+		gone_why: gone?.data.why ?? null,
+		gone_cause: gone?.data.cause ?? null
 	};
 }
 
@@ -88,7 +90,17 @@ function place(id: string, entries: readonly AnyEntry[]): Place | null {
 	const set = latest(entries, 'place.set');
 	if (!set) return null;
 	const walked = since(entries, set, 'place.walked');
-	return { id, ...set.data, ...walked?.data, closed: latest(entries, 'place.closed') !== undefined };
+	const guarded = latest(entries, 'place.guarded');
+	return {
+		id,
+		...set.data,
+		...walked?.data,
+		guard_cover: guarded?.data.cover ?? null,
+		heater_w: guarded?.data.heater?.watts ?? null,
+		heater_c: guarded?.data.heater?.setC ?? null,
+		guarded_on: guarded && (guarded.data.cover ?? guarded.data.heater) ? guarded.on : null,
+		closed: latest(entries, 'place.closed') !== undefined
+	};
 }
 
 /** What was last said of a work at a place, plant by plant: done wipes out skipped and put off before it. */
@@ -123,6 +135,12 @@ export const FOLDS: { [S in Subject]: (id: string, entries: readonly AnyEntry[])
 	sighting: (id, entries) => {
 		const seen = latest(entries, 'sighting.made');
 		return ok(seen ? { id, ...seen.data, seen_on: seen.on } : null);
+	},
+	lodging: (id, entries) => {
+		const set = latest(entries, 'lodging.set');
+		if (!set) return ok(null);
+		const { apart, ...d } = set.data;
+		return ok({ id, ...d, apart_on: apart ? set.on : null });
 	},
 	timer: (id, entries) => {
 		const started = latest(entries, 'timer.started');

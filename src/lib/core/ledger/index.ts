@@ -1,4 +1,5 @@
 export * from './batch.js';
+export * from './causes.js';
 export * from './code.js';
 export * from './cohorts.js';
 export * from './effective.js';

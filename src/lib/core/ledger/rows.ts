@@ -1,10 +1,18 @@
 /** What stands of a place, a stock plant and a want, as their entries left it. Named as the tables name it. */
 import type { Protection } from '../material/protection.js';
+import type { Cause } from './causes.js';
+import type { Cover } from '../shelter/guards.js';
+import type { LodgingData } from './kinds/lodging.js';
 import type { PlaceData } from './kinds/place.js';
 import type { WantData } from './kinds/want.js';
 
 export interface Place extends PlaceData {
 	id: string;
+	/** What is over it this winter, and since when. */
+	guard_cover: Cover | null;
+	heater_w: number | null;
+	heater_c: number | null;
+	guarded_on: string | null;
 	closed: boolean;
 }
 
@@ -27,6 +35,15 @@ export interface Stock {
 	told_on: string;
 	gone_on: string | null;
 	gone_why: string | null;
+	gone_cause: Cause | null;
+}
+
+/** What a household says of one plant's winter. */
+export interface Lodging extends Omit<LodgingData, 'apart'> {
+	/** The batch or the stock plant itself. */
+	id: string;
+	/** Day from which it stands alone for two weeks. */
+	apart_on: string | null;
 }
 
 export interface Want extends WantData {

@@ -34,6 +34,7 @@ describe('entries', () => {
 				'shelf',
 				'vessel',
 				'kind',
+				'lodging',
 				'entry'
 			]).toContain(subjectOf(kind));
 		}

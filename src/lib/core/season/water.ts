@@ -37,3 +37,6 @@ export function hargreaves(low: number, high: number, radiation: number): number
 	const mean = (low + high) / 2;
 	return Math.max(0, 0.0023 * (mean + 17.8) * Math.sqrt(Math.max(0, high - low)) * radiation * MM_PER_MJ);
 }
+
+/** Vapour pressure of saturated air, kPa, at a temperature, °C (FAO-56, eq. 11). */
+export const saturation = (c: number): number => 0.6108 * Math.exp((17.27 * c) / (c + 237.3));

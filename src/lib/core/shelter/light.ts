@@ -52,6 +52,7 @@ export function facingOf(side: Compass, latitude: number): number {
 /** What glass lets through of the light that falls on it. Common practice, no source. */
 export const GLASS = { single: 0.85, double: 0.72, triple: 0.6, plastic: 0.75 } as const;
 export type Glass = keyof typeof GLASS;
+export const GLASSES = Object.keys(GLASS) as [Glass, ...Glass[]];
 /** A pot on the sill sees half the window's light at its leaves, one a step into the room a fifth. From memory. */
 export const ON_SILL = 0.7;
 
@@ -90,3 +91,30 @@ export const lightOfLamp = (ppfd: number, hours: number): number => (ppfd * hour
 
 /** What a plant can do with so much light in winter, mol m⁻² day⁻¹. From memory, for house and glasshouse plants. */
 export const LIGHT_NEEDS = { grows: 6, stands: 2 } as const;
+
+/** What there is of a place's light: a window, a lamp, both or neither. */
+export interface Lit {
+	faces: Compass | null;
+	glass: Glass | null;
+	lamp_umol: number | null;
+	lamp_hours: number | null;
+}
+
+/**
+ * Light at the leaves by month, mol m⁻² day⁻¹, January first: through the window on the month's middle day under its usual
+ * sky, and from the lamp; null where neither is told.
+ *
+ * @param sunMJ usual sun on flat ground by day of the year (1–365), MJ m⁻²
+ */
+export function lightByMonth(lit: Lit, latitude: number, sunMJ: (doy: number) => number): number[] | null {
+	const lamp = lit.lamp_umol !== null && lit.lamp_hours !== null ? lightOfLamp(lit.lamp_umol, lit.lamp_hours) : null;
+	if (lit.faces === null && lamp === null) return null;
+	return MIDDLES.map((doy) => {
+		if (lit.faces === null) return lamp!;
+		// A day number of that day of the year: light asks for nothing else of it.
+		const wall = lightOnWall(latitude, doy - 1, sunMJ(doy), facingOf(lit.faces, latitude));
+		return wall * GLASS[lit.glass ?? 'double'] * ON_SILL + (lamp ?? 0);
+	});
+}
+/** Day of the year in the middle of each month. */
+const MIDDLES = [16, 46, 75, 105, 135, 166, 196, 227, 258, 288, 319, 349] as const;

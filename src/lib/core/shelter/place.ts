@@ -5,6 +5,8 @@ import { highOn, lastDay, lowOn } from '../season/record.js';
 import type { DailyRecord } from '../season/record.js';
 import { SHELTER_KINDS } from './bodies.js';
 import type { ShelterKindName } from './bodies.js';
+import { guarded, UNGUARDED } from './guards.js';
+import type { Guard } from './guards.js';
 import { drawn, fitShelter, unread } from './fit.js';
 import type { Fitted, Read } from './fit.js';
 import { hoursOf, sunOf, sunShape } from './hourly.js';
@@ -28,6 +30,8 @@ export interface ShelterPlace {
 	/** Lowest and highest that the household says it sees, °C; null where it does not say. */
 	lowC: number | null;
 	highC: number | null;
+	/** What is over it this winter, or heats it; readings are of the place as it was without. */
+	guard?: Guard;
 }
 
 /** Days outside in a row. */
@@ -41,6 +45,8 @@ export interface Days {
 export interface Known {
 	fitted: Fitted;
 	inside: InsideWinters;
+	/** The same winters, the same bodies, under another guard. */
+	under(guard: Guard): InsideWinters;
 	/** Lowest and highest inside on days in a row, by the body in the middle of what is believed, or by one that may be. */
 	on(days: Days, body?: Body): { low: Float64Array; high: Float64Array };
 }
@@ -181,9 +187,14 @@ export function knowShelter(
 	const felt = feltBy(p, site, yearIn(site), new Map());
 	let fitted = read ? fitShelter(kind, felt(read.days), read.inside) : unread(kind);
 	if (p.lowC !== null) fitted = withWord(fitted, p.lowC, felt(usualCold(winters)));
+	const guard = p.guard ?? UNGUARDED;
+	const under = (b: Body) => guarded(b, p.name, guard);
+	const middle = under(middleBody(fitted));
+	const now: Fitted = guard === UNGUARDED ? fitted : { ...fitted, bodies: fitted.bodies.map(under) };
 	return {
-		fitted,
-		inside: throughAll(winters.map(felt), fitted),
-		on: (days, body = middleBody(fitted)) => daysInside(body, felt(days))
+		fitted: now,
+		inside: throughAll(winters.map(felt), now),
+		under: (other) => throughAll(winters.map(felt), { ...fitted, bodies: fitted.bodies.map((b) => guarded(b, p.name, other)) }),
+		on: (days, body = middle) => daysInside(body, felt(days))
 	};
 }

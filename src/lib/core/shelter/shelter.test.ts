@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { randomLcg, randomNormal } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
-import { cosIncidence, diffuseShare, facingOf, lightOfLamp, lightOnWall, MOL_PER_MJ } from './light.js';
+import { cosIncidence, diffuseShare, facingOf, lightByMonth, lightOfLamp, lightOnWall, MOL_PER_MJ } from './light.js';
+import { extraterrestrial } from '../season/water.js';
 import { drawn, fitShelter, spanOf, unread } from './fit.js';
 import { hoursOf, sunOf, sunShape } from './hourly.js';
 import { gainOf, lagOf, respond } from './response.js';
@@ -248,5 +249,46 @@ describe('light in winter', () => {
 		expect(lightOfLamp(200, 14)).toBeCloseTo(10.08, 9);
 		// Sunlight: about 2 mol a MJ (Thimijan & Heins 1983 give 4.57 µmol/J of visible light).
 		expect(MOL_PER_MJ).toBeCloseTo(2.06, 2);
+	});
+});
+
+describe('extraterrestrial radiation, which all light here rests on', () => {
+	it('is FAO-56’s table 2.6, on the fifteenth of the month', () => {
+		// Allen et al. 1998, annex 2, table 2.6, MJ m⁻² day⁻¹ (from memory of the table; the south has its seasons turned).
+		const table: [latitude: number, month: number, mj: number][] = [
+			...([[0, 1, 36.2], [0, 3, 37.9], [0, 6, 33.4], [0, 12, 35.6]] as const).map((r) => [...r] as [number, number, number]), // prettier-ignore
+			...([[40, 1, 15.0], [40, 6, 41.8], [40, 12, 13.1]] as const).map((r) => [...r] as [number, number, number]), // prettier-ignore
+			...([[60, 1, 3.9], [60, 6, 41.2], [60, 12, 2.2]] as const).map((r) => [...r] as [number, number, number]), // prettier-ignore
+			...([[-40, 1, 43.1], [-40, 6, 13.1], [-40, 12, 44.9]] as const).map((r) => [...r] as [number, number, number]) // prettier-ignore
+		];
+		const FIRST = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
+		for (const [latitude, month, mj] of table)
+			expect(Math.abs(extraterrestrial(latitude, FIRST[month - 1]! + 15) - mj), `${latitude}° month ${month}`).toBeLessThan(0.8);
+	});
+});
+
+describe('light by month', () => {
+	const sun = (latitude: number) => (doy: number) => 0.4 * extraterrestrial(latitude, doy);
+	const none = { faces: null, glass: null, lamp_umol: null, lamp_hours: null };
+	it('is least in December behind a window of the north, in June of the south, and nothing in the polar night', () => {
+		const least = (latitude: number, faces: 'S' | 'N') => {
+			const months = lightByMonth({ ...none, faces }, latitude, sun(latitude))!;
+			return months.indexOf(Math.min(...months));
+		};
+		expect(least(52, 'S')).toBe(11);
+		expect(least(-42, 'N')).toBe(5);
+		expect(Math.min(...lightByMonth({ ...none, faces: 'S' }, 70, sun(70))!)).toBe(0);
+	});
+	it('is a lamp’s own where there is no window, and the more for more glass', () => {
+		expect(lightByMonth(none, 52, sun(52))).toBeNull();
+		expect(new Set(lightByMonth({ ...none, lamp_umol: 100, lamp_hours: 14 }, 52, sun(52)))).toEqual(
+			new Set([lightOfLamp(100, 14)])
+		);
+		const through = (glass: 'single' | 'triple') => lightByMonth({ ...none, faces: 'S', glass }, 52, sun(52))![0]!;
+		expect(through('single')).toBeGreaterThan(through('triple'));
+		// A sill to the south at 52° in December: enough to stand still, hardly to grow (common practice, no source).
+		const december = lightByMonth({ ...none, faces: 'S' }, 52, sun(52))![11]!;
+		expect(december).toBeGreaterThan(1.5);
+		expect(december).toBeLessThan(7);
 	});
 });

@@ -8,6 +8,7 @@
  * the mean of a day is lifted for each MJ m⁻² of sun, °C.
  */
 import type { ShelterKind } from './bodies.js';
+import type { Heat } from './guards.js';
 import { SHELTER } from './judged.js';
 
 export interface Body {
@@ -17,6 +18,8 @@ export interface Body {
 	share: number;
 	/** °C per MJ m⁻² day⁻¹ */
 	sunC: number;
+	/** On a thermostat, where there is a heater. */
+	heat?: Heat;
 }
 
 /** As such a place usually is. */
@@ -45,13 +48,21 @@ export interface Weather {
 }
 
 /**
- * Temperature inside, hour by hour: exact for air that changes in steps of an hour.
+ * Temperature inside, hour by hour: exact for air, and for a heater, that change in steps of an hour.
  *
- * @param each is given the day, the hour (0–23) and the temperature, °C
+ * @param each is given the day, the hour (0–23), the temperature, °C, and for how much of the hour a heater ran, 0–1
  */
-export function inside(b: Body, w: Weather, startC: number | null, each: (day: number, hour: number, c: number) => void): void {
+export function inside(
+	b: Body,
+	w: Weather,
+	startC: number | null,
+	each: (day: number, hour: number, c: number, heated: number) => void
+): void {
 	const keep = Math.exp(-1 / b.tauH);
 	const days = w.anchor.length;
+	const setC = b.heat?.setC ?? -Infinity;
+	/** What a heater that runs all of the hour adds by its end. */
+	const most = (b.heat?.mostC ?? 0) * (1 - keep);
 	let t = startC ?? w.hours[0]! + b.share * (w.anchor[0]! - w.hours[0]!);
 	for (let d = 0; d < days; d++) {
 		const lift = b.share * w.anchor[d]!;
@@ -60,7 +71,12 @@ export function inside(b: Body, w: Weather, startC: number | null, each: (day: n
 		for (let h = 0; h < 24; h++) {
 			const even = (1 - b.share) * w.hours[d * 24 + h]! + lift + (shape ? sun * shape[h]! : 0);
 			t = even + (t - even) * keep;
-			each(d, h, t);
+			let heated = 0;
+			if (t < setC && most > 0) {
+				heated = Math.min(1, (setC - t) / most);
+				t += heated * most;
+			}
+			each(d, h, t, heated);
 		}
 	}
 }

@@ -1,6 +1,9 @@
 /** Whether a kind is alive in spring: copies of it in several places, which share each winter and share each place. */
 import { betaBinomialTerm } from '../odds/betaBinomial.js';
 
+/** From here on it will probably come through. Own judgement. */
+export const LIKELY_FROM = 0.8;
+
 /** Plants or pieces that stand together. */
 export interface Copies {
 	count: number;

@@ -10,19 +10,34 @@ export interface InsideWinters {
 	coldest: Float64Array;
 	/** Longest spell of hours at or below each mark, by winter: `spells[mark][winter]`. */
 	spells: readonly Float64Array[];
+	/** Hours for which a heater ran, by winter. */
+	heatedH: Float64Array;
+	/** Of the HEART of each winter, the days of which more than half was warm enough for what rests to wake. */
+	warmDays: Float64Array;
 }
+/** Days of a winter in its heart, counted from its first: a winter begins 80 days after midsummer. */
+export const HEART = [60, 150] as const;
+/** Stored plants wake above it, °C. Common practice, no source. */
+export const WAKES_C = 10;
 
 /** @param winters outside, all of the same days; `bodyOf` the body that feels the winter of a number */
 export function throughShelter(winters: readonly Weather[], bodyOf: (winter: number) => Body): InsideWinters {
 	const n = winters.length;
 	const coldest = new Float64Array(n).fill(Infinity);
 	const spells = MARKS.map(() => new Float64Array(n));
+	const heatedH = new Float64Array(n);
+	const warmDays = new Float64Array(n);
 	const running = new Float64Array(MARKS.length);
 	const warmest = MARKS.at(-1)!;
 	for (const [w, weather] of winters.entries()) {
 		running.fill(0);
-		let [low, runs] = [Infinity, false];
-		inside(bodyOf(w), weather, null, (_, __, c) => {
+		let [low, runs, warm] = [Infinity, false, 0];
+		inside(bodyOf(w), weather, null, (day, hour, c, heated) => {
+			heatedH[w]! += heated;
+			if (day >= HEART[0] && day < HEART[1]) {
+				if (hour === 0) warm = 0;
+				if (c > WAKES_C && ++warm === 13) warmDays[w]!++;
+			}
 			if (c < low) low = c;
 			// Most hours of a mild place are above every mark.
 			if (c > warmest && !runs) return;
@@ -34,7 +49,7 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 		});
 		coldest[w] = low;
 	}
-	return { coldest, spells };
+	return { coldest, spells, heatedH, warmDays };
 }
 
 const sorted = (values: ArrayLike<number>): number[] => Array.from(values).sort((a, b) => a - b);

@@ -7,7 +7,7 @@ import { guarded, refused } from '../forms.js';
 import type { Fields } from '../forms.js';
 import type { Act } from '../ledger.js';
 import * as state from '../store/state.js';
-import { inHand, partOf } from '$lib/core/ledger/index.js';
+import { CAUSES, inHand, partOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 
 type Verb =
@@ -83,7 +83,14 @@ function actsFor(verb: Verb, f: Fields, b: Batch, frame: { id: string; on: strin
 		case 'given':
 			return [act('batch.given', { count, to: f.text('to') })];
 		case 'lost':
-			return [act('batch.lost', { count, why: f.text('why'), planted: f.text('from') === 'planted' })];
+			return [
+				act('batch.lost', {
+					count,
+					why: f.text('why'),
+					planted: f.text('from') === 'planted',
+					cause: CAUSES.find((c) => c === f.text('cause')) ?? null
+				})
+			];
 		case 'dropped':
 			return [act('batch.dropped', { why: f.text('why') })];
 		case 'kept': {

@@ -2,6 +2,7 @@
 import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, refused } from '../forms.js';
+import { CAUSES } from '$lib/core/ledger/index.js';
 import { stockFields } from '../stockForm.js';
 import * as state from '../store/state.js';
 
@@ -31,6 +32,13 @@ export const giveLeave = ({ f, frame, params }: Asked<'stock'>): Made => ({
 });
 
 export const gone = ({ f, frame, params }: Asked<'stock'>): Made => ({
-	acts: [{ ...frame, kind: 'stock.gone', subjectId: params.stock, data: { why: f.text('why') } }],
+	acts: [
+		{
+			...frame,
+			kind: 'stock.gone',
+			subjectId: params.stock,
+			data: { why: f.text('why'), cause: CAUSES.find((c) => c === f.text('cause')) ?? null }
+		}
+	],
 	said: 'Logged as gone.'
 });

@@ -157,5 +157,5 @@ export async function broughtIn(asked: Asked): Promise<Made | Refusing> {
 			};
 		});
 	if (acts.length === 0) return refused({ code: 'round.nothing', sentence: 'There is nothing left to bring in.' });
-	return { acts, said: `Brought in: ${acts.length}.` };
+	return { acts, said: `${f.text('work') === 'take-out' ? 'Taken out' : 'Brought in'}: ${acts.length}.` };
 }

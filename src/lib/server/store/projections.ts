@@ -22,6 +22,7 @@ export const PROJECTIONS = {
 	shelf: 'shelf',
 	vessel: 'vessel',
 	kind: 'own_kind',
+	lodging: 'lodging',
 	weather: 'weather_import'
 } as const satisfies Record<Subject, string>;
 
@@ -33,7 +34,7 @@ export async function removeRow(db: Queryable, gardenId: string, subject: Rows, 
 }
 
 /** Subjects whose forms are drawn from a whole row and written back whole. */
-const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch', 'kind']);
+const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch', 'kind', 'lodging']);
 
 /** Writes down which entry a row was derived from last. */
 export async function stampVersion(db: Queryable, gardenId: string, subject: Subject, id: string, seq: number): Promise<void> {

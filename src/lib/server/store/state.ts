@@ -70,7 +70,8 @@ export interface PlaceRow extends Place {
 
 export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[]> {
 	const { rows } = await db.query<PlaceRow>(
-		`SELECT id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed, version FROM place
+		`SELECT id, name, kind, body, light, faces, glass, lamp_umol, lamp_hours, level_of, low_c, high_c, room_cm2, walk,
+			guard_cover, heater_w, heater_c, guarded_on, closed, version FROM place
 		 WHERE garden_id = $1 ORDER BY walk, name, id`,
 		[gardenId]
 	);
@@ -79,11 +80,18 @@ export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[
 
 export async function putPlace(db: Queryable, gardenId: string, p: Place): Promise<void> {
 	await db.query(
-		`INSERT INTO place (garden_id, id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed)
-		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+		`INSERT INTO place (garden_id, id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed, guard_cover, heater_w, heater_c, guarded_on,
+			faces, glass, lamp_umol, lamp_hours, level_of)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET name = EXCLUDED.name, kind = EXCLUDED.kind, body = EXCLUDED.body, light = EXCLUDED.light,
-			low_c = EXCLUDED.low_c, high_c = EXCLUDED.high_c, room_cm2 = EXCLUDED.room_cm2, walk = EXCLUDED.walk, closed = EXCLUDED.closed`,
-		[gardenId, p.id, p.name, p.kind, p.body, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed]
+			low_c = EXCLUDED.low_c, high_c = EXCLUDED.high_c, room_cm2 = EXCLUDED.room_cm2, walk = EXCLUDED.walk, closed = EXCLUDED.closed,
+			guard_cover = EXCLUDED.guard_cover, heater_w = EXCLUDED.heater_w, heater_c = EXCLUDED.heater_c, guarded_on = EXCLUDED.guarded_on,
+			faces = EXCLUDED.faces, glass = EXCLUDED.glass, lamp_umol = EXCLUDED.lamp_umol, lamp_hours = EXCLUDED.lamp_hours,
+			level_of = EXCLUDED.level_of`,
+		[
+			...[gardenId, p.id, p.name, p.kind, p.body, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed],
+			...[p.guard_cover, p.heater_w, p.heater_c, p.guarded_on, p.faces, p.glass, p.lamp_umol, p.lamp_hours, p.level_of]
+		]
 	);
 }
 
@@ -96,7 +104,7 @@ export interface StockRow extends Stock {
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, version,
+	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, gone_cause, version,
 	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id') ORDER BY e.seq), '[]')
 	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
 		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays,
@@ -116,13 +124,13 @@ export async function stockById(db: Queryable, gardenId: string, id: string): Pr
 export async function putStock(db: Queryable, gardenId: string, s: Stock): Promise<void> {
 	await db.query(
 		`INSERT INTO stock (garden_id, id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why)
-		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)
+			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why, gone_cause)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, place_id = EXCLUDED.place_id, label = EXCLUDED.label,
 			count = EXCLUDED.count, size_cm = EXCLUDED.size_cm, age_years = EXCLUDED.age_years, condition = EXCLUDED.condition,
 			protection = EXCLUDED.protection, protected_until = EXCLUDED.protected_until, leave_basis = EXCLUDED.leave_basis,
 			leave_reference = EXCLUDED.leave_reference, from_batch = EXCLUDED.from_batch, since = EXCLUDED.since,
-			told_on = EXCLUDED.told_on, gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why`,
+			told_on = EXCLUDED.told_on, gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why, gone_cause = EXCLUDED.gone_cause`,
 		[
 			gardenId,
 			s.id,
@@ -141,7 +149,8 @@ export async function putStock(db: Queryable, gardenId: string, s: Stock): Promi
 			s.since,
 			s.told_on,
 			s.gone_on,
-			s.gone_why
+			s.gone_why,
+			s.gone_cause
 		]
 	);
 }

@@ -2,17 +2,22 @@
 import { archiveOf, takeArchive } from '../archive.js';
 import { parseBody } from '../api.js';
 import { gardenHeadOr404 } from '../forms.js';
+import type { GrowRequest } from '../growSchema.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
+import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
+import { grow } from '$lib/core/plan/grow.js';
 import { expected, outcome } from '$lib/core/odds/chain.js';
 import { quantilesOf, strike } from '$lib/core/odds/strike.js';
-import type { AwaySheet } from '$lib/formats/awaySheet.js';
-import { awaySheetPdf } from '$lib/formats/awaySheet.js';
+import type { TickSheet } from '$lib/formats/tickSheet.js';
+import { tickSheetPdf } from '$lib/formats/tickSheet.js';
 import type { GuidePage } from '$lib/formats/guidePdf.js';
 import { guidePdf } from '$lib/formats/guidePdf.js';
 import type { LabelJob } from '$lib/formats/labels.js';
 import { labelsPdf } from '$lib/formats/labels.js';
 
+/** Longer nobody waits for a number; what is not proven by then is said to be too much. */
+const GROW_SECONDS = 20;
 /** 200 years of three columns of tenths, written out. */
 const MOST_RECORD_BYTES = 1_900_000;
 
@@ -26,7 +31,8 @@ export const JOBS = {
 		return { mean: expected(stages, r.struck), quantiles: quantilesOf(pmf), pmf: [...pmf] };
 	},
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
-	awaySheet: async (sheet: AwaySheet) => new Uint8Array(await awaySheetPdf(sheet)),
+	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
+	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),
 	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),
 	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenHeadOr404(slug), made),
 	archiveIn: async (bytes: Uint8Array) => takeArchive(bytes),

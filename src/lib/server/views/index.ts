@@ -25,7 +25,7 @@ import { plantView } from './plant.js';
 import { plantListView } from './plantList.js';
 import { roundTargetsView, roundView } from './round.js';
 import { settingsView } from './settings.js';
-import { shelterView } from './shelter.js';
+import { plantWinterView, shelterChangesView, shelterSheetView, shelterView } from './shelter.js';
 import { stockView } from './stock.js';
 import { strikeView } from './strike.js';
 import { walkView } from './walk.js';
@@ -67,6 +67,9 @@ export const VIEWS = {
 	roundTargets: roundTargetsView,
 	settings: settingsView,
 	shelter: shelterView,
+	shelterChanges: shelterChangesView,
+	shelterSheet: shelterSheetView,
+	plantWinter: plantWinterView,
 	stock: stockView,
 	strike: strikeView,
 	walk: walkView,

@@ -2,11 +2,16 @@ import { snapshotOf } from '../snapshot.js';
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { kindsOf, viewedDay } from '../context.js';
+import type { Garden } from '../context.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import { lookUpVariety } from '../standIns.js';
+import { modelOf } from '../model.js';
 import { stockViews } from '../stock.js';
-import { dayNumber } from '$lib/core/dates.js';
+import type { StockView } from '../stock.js';
+import { frostOnStock } from '../stood.js';
+import { growthDays } from '$lib/core/season/season.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { seasonOf } from '../season.js';
 import { stripWindows } from '../windows.js';
 import * as state from '../store/state.js';
@@ -16,6 +21,32 @@ import { sayTemperature } from '$lib/core/units/index.js';
 import type { Ask } from './ask.js';
 
 const standsOut = (place: string | undefined): boolean => place === undefined || OUTDOORS.has(place);
+
+/** Farther back nobody's nights are looked through. */
+const MOST_NIGHTS = 400;
+async function coldestSeen(garden: Garden, stock: StockView): Promise<{ lowC: number; on: string } | null> {
+	const m = await modelOf(garden);
+	const gone = dayNumber(stock.gone_on!);
+	const lows = m.lows(stock.place_id);
+	let least: { lowC: number; on: string } | null = null;
+	for (let day = Math.max(dayNumber(stock.told_on), gone - MOST_NIGHTS); day <= Math.min(gone, m.today - 1); day++) {
+		const low = lows(day);
+		if (low !== null && (least === null || low < least.lowC)) least = { lowC: low, on: isoOf(day) };
+	}
+	return least;
+}
+
+/** Where nothing is known of a winter that went by. */
+const USUAL = 0.7;
+async function livesNow(garden: Garden, stock: StockView): Promise<{ prior: number; warmDays: number } | null> {
+	if (stock.gone_on) return null;
+	const m = await modelOf(garden);
+	const rest = m.season.usual.standstills(m.today - LOOKED_BACK, m.today).at(-1);
+	// In the middle of winter everything looks dead, and in late summer nobody waits any more.
+	if (!rest || m.today <= rest.to) return rest ? { prior: frostOnStock(m, stock)?.alive ?? USUAL, warmDays: 0 } : null;
+	return { prior: frostOnStock(m, stock)?.alive ?? USUAL, warmDays: growthDays(m.season.usual, rest.to, m.today) };
+}
+const LOOKED_BACK = 200;
 
 export async function plantView({ params, query }: Ask<'stock'>) {
 	const garden = await gardenOr404(params.garden);
@@ -38,6 +69,10 @@ export async function plantView({ params, query }: Ask<'stock'>) {
 			? sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units))
 			: null,
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
+		/** Of what is gone: the coldest night that was seen where it stood, since it was last looked over. */
+		coldestSeen: stock.gone_on ? await coldestSeen(garden, stock) : null,
+		/** Does it live, before anybody asks the plant; and days of growth since the winter. */
+		lives: await livesNow(garden, stock),
 		asked,
 		found: asked ? await lookUpVariety(asked) : undefined
 	};

@@ -47,6 +47,8 @@
 	lanes={data.lanes}
 	weather={data.weather}
 	windows={page.data.stripWindows ?? []}
+	inside={page.data.stripInside ?? null}
+	units={data.garden.units}
 	{base}
 	still={!isTimed(page.url.pathname.split('/').slice(3).join('/'))}
 />

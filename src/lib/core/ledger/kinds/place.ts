@@ -1,10 +1,12 @@
 import { z } from 'zod';
 import { SHELTERS } from '../../handbook/schema.js';
-import { BODIES, SHELTER_NAMES } from '../../shelter/bodies.js';
+import { BODIES, bodyOf, SHELTER_NAMES } from '../../shelter/bodies.js';
+import { COMPASS, GLASSES } from '../../shelter/light.js';
+import { COVERS, coversOf, heats } from '../../shelter/guards.js';
 import { ok, refuse } from '../../result.js';
 import { allOf, knownPlace } from '../agree.js';
 import { entryKind } from '../describe.js';
-import { name, whole, within } from '../fields.js';
+import { name, uuid, whole, within } from '../fields.js';
 
 export const PLACE_KINDS = ['bed', 'hedge', 'slope', 'nursery_row', 'bench', ...SHELTERS] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
@@ -17,6 +19,14 @@ export const placeData = z
 		/** What it is as a shelter, where it is said: else what such a place usually is. */
 		body: z.enum(SHELTER_NAMES).nullable().default(null),
 		light: z.enum(['dark', 'shade', 'part', 'bright', 'sun']),
+		/** A shelf or floor of another place: as warm as that is, with room and light of its own. */
+		level_of: uuid.nullable().default(null),
+		/** The side that its window faces, and the glass in it. */
+		faces: z.enum(COMPASS).nullable().default(null),
+		glass: z.enum(GLASSES).nullable().default(null),
+		/** What a lamp gives where the leaves are, µmol m⁻² s⁻¹, and for how many hours a day. */
+		lamp_umol: within(1, 2_000, 'Light of the lamp').nullable().default(null),
+		lamp_hours: within(0.5, 24, 'Hours of the lamp').nullable().default(null),
 		/** Lowest and highest temperature it sees, °C; unknown outdoors. */
 		low_c: within(-60, 50, 'Lowest temperature').nullable(),
 		high_c: within(-60, 70, 'Highest temperature').nullable(),
@@ -35,14 +45,57 @@ export type PlaceData = z.infer<typeof placeData>;
 /** As it is said: what it is as a shelter may be left out. */
 export type PlaceSaid = z.input<typeof placeData>;
 
+const COVER_LINES = { cloth: 'frost cloth', film: 'bubble film', mat: 'a mat at night', mulch: '5 cm of mulch' } as const;
+
 export const placeKinds = {
-	'place.set': entryKind({ words: 'place', data: placeData, ahead: true, line: (e) => `Place: ${e.data.name}` }),
+	'place.set': entryKind({
+		words: 'place',
+		data: placeData,
+		ahead: true,
+		line: (e) => `Place: ${e.data.name}`,
+		check: async (e, facts) => {
+			if (e.data.level_of === null) return ok(true);
+			if (e.data.level_of === e.subjectId) return refuse('place.level', 'A place is no level of itself.', 'level_of');
+			const whole = await facts.place(e.data.level_of);
+			if (!whole || whole.closed)
+				return refuse('place.level', 'There is no such place in this garden to be a level of.', 'level_of');
+			if (whole.level_of !== null)
+				return refuse('place.level', `${whole.name} is a level itself: choose the place that it is in.`, 'level_of');
+			return bodyOf(whole) === null
+				? refuse('place.level', `${whole.name} is under the sky: it has no levels.`, 'level_of')
+				: ok(true);
+		}
+	}),
 	/** Where it comes in the order of the walk; nothing else of it. */
 	'place.walked': entryKind({
 		words: 'order of the walk',
 		data: z.object({ walk }),
 		line: (e, n) => `${n.place?.name ?? 'Place'}: number ${e.data.walk} of the walk`,
 		check: (e, facts) => knownPlace(facts, e.subjectId)
+	}),
+	/** What is put over it, or heats it, until the next word. */
+	'place.guarded': entryKind({
+		words: 'guard against cold',
+		data: z.object({
+			cover: z.enum(COVERS).nullable(),
+			heater: z.object({ watts: within(10, 20_000, 'Power'), setC: within(-5, 25, 'Set to') }).nullable()
+		}),
+		line: ({ data: d }, n) =>
+			`${n.place?.name ?? 'Place'}: ${
+				[d.cover ? COVER_LINES[d.cover] : '', d.heater ? `a heater of ${d.heater.watts} W set to ${d.heater.setC} °C` : '']
+					.filter(Boolean)
+					.join(' and ') || 'nothing over it'
+			}`,
+		check: async (e, facts) => {
+			const place = await facts.place(e.subjectId);
+			if (!place) return knownPlace(facts, e.subjectId);
+			const body = bodyOf(place);
+			if (e.data.cover && !(body && coversOf(body).includes(e.data.cover)))
+				return refuse('place.cover', `${place.name} is no place for that cover.`, 'cover');
+			if (e.data.heater && !(body && heats(body)))
+				return refuse('place.heater', `${place.name} is no place for a heater of its own.`, 'heater');
+			return ok(true);
+		}
 	}),
 	'place.closed': entryKind({
 		words: 'place closed',

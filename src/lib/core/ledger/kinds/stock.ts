@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { allOf, knownKind, knownStock, openPlace } from '../agree.js';
+import { cause, ofCause } from '../causes.js';
 import { because, entryKind, stockNamed } from '../describe.js';
 import { kindId, name, text, uuid, whole, within } from '../fields.js';
 
@@ -52,8 +53,8 @@ export const stockKinds = {
 	}),
 	'stock.gone': entryKind({
 		words: 'stock gone',
-		data: z.object({ why: text(200) }),
-		line: (e, n) => `${stockNamed(n)}: gone${because(e.data.why)}`,
+		data: z.object({ why: text(200), cause }),
+		line: (e, n) => `${stockNamed(n)}: gone${ofCause(e.data.cause)}${because(e.data.why)}`,
 		check: (e, facts) => knownStock(facts, e.subjectId)
 	})
 } as const;

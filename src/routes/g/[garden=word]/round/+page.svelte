@@ -16,7 +16,13 @@
 	const over = $derived(round.minutes > round.budget);
 	const share = $derived(Math.min(1, round.budget > 0 ? round.minutes / round.budget : 1));
 	const empty = $derived(round.stops.length === 0 && round.week.length === 0);
-	const row = $derived({ base, today: data.garden.today, isToday: data.isToday, shelters: round.shelters });
+	const row = $derived({
+		base,
+		today: data.garden.today,
+		isToday: data.isToday,
+		shelters: round.shelters,
+		outside: round.outside
+	});
 	const age = $derived(data.station.okAt ? data.now - Date.parse(data.station.okAt) : null);
 </script>
 

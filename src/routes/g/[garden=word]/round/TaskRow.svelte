@@ -18,12 +18,14 @@
 		isToday: boolean;
 		mayWait: boolean;
 		shelters: { id: string; name: string }[];
+		/** Places under the sky. */
+		outside: { id: string; name: string }[];
 		/** Shown with the day it falls due, not in the order of the walk. */
 		dated?: boolean;
 		/** Id of the name of the place it stands under: the same work may be due at several. */
 		placeAt?: string;
 	}
-	let { task, base, today, isToday, mayWait, shelters, dated = false, placeAt = '' }: Props = $props();
+	let { task, base, today, isToday, mayWait, shelters, outside, dated = false, placeAt = '' }: Props = $props();
 	const uid = $props.id();
 	const about = $derived(`${uid}-task ${placeAt}`.trim());
 	let open = $state<'more' | 'count' | 'bring' | null>(null);
@@ -31,6 +33,17 @@
 	const batch = $derived(task.batchId ? { id: task.batchId, version: task.seen } : null);
 	const livingOnly = $derived(task.work === 'winter-count' || task.work === 'frost-count');
 	const frost = $derived(task.chance !== null && task.work !== 'harden' && task.work !== 'rain-ahead');
+	const goals = $derived(task.log === 'out' ? outside : shelters);
+	function bearing(c: (typeof task.carried)[number]): string {
+		const full = shelters.find((s) => s.id === c.full)?.name;
+		const where =
+			c.to || task.log === 'out'
+				? ''
+				: full
+					? ` There is no room left for it at ${full}: Shelter says what else can be done.`
+					: ' None of your places suits it well.';
+		return `Bears a night of ${c.bears}.${where}`;
+	}
 </script>
 
 {#snippet work()}
@@ -87,12 +100,12 @@
 						aria-describedby={about}
 						onclick={() => (open = open === 'count' ? null : 'count')}>Count</Act
 					>
-				{:else if task.log === 'bring'}
+				{:else if task.log === 'bring' || task.log === 'out'}
 					<Act
 						main
 						aria-expanded={open === 'bring'}
 						aria-describedby={about}
-						onclick={() => (open = open === 'bring' ? null : 'bring')}>Bring in …</Act
+						onclick={() => (open = open === 'bring' ? null : 'bring')}>{task.log === 'out' ? 'Take out …' : 'Bring in …'}</Act
 					>
 				{:else if task.log === 'page'}
 					<Act class="self-start" aria-describedby={about} href="{base}/{task.link}"
@@ -120,32 +133,39 @@
 		</div>
 	{:else if open === 'bring'}
 		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
-			{#if shelters.length}
-				<EntryForm action="?/bring" submit="Brought in" {today} dated={false} noted={false} ondone={() => (open = null)}>
+			{#if goals.length}
+				<EntryForm
+					action="?/bring"
+					submit={task.log === 'out' ? 'Taken out' : 'Brought in'}
+					{today}
+					dated={false}
+					noted={false}
+					ondone={() => (open = null)}
+				>
 					{@render work()}
-					<p>
-						Before the door: look under the leaves and into the root ball for slugs, mites and mildew. What is sick stays out, or
-						goes to a place by itself.
-					</p>
+					{#if task.log === 'bring'}<p>
+							Before the door: look under the leaves and into the root ball for slugs, mites and mildew. What is sick stays out,
+							or goes to a place by itself.
+						</p>{/if}
 					{#each task.carried as c (c.id)}
 						<SelectField
 							label={c.name}
 							name="to_{c.id}"
-							value={c.to ?? shelters[0]!.id}
-							hint={c.to ? `Bears a night of ${c.bears}.` : `Bears a night of ${c.bears}. None of your places suits it well.`}
-							items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+							value={c.to ?? goals[0]!.id}
+							hint={bearing(c)}
+							items={goals.map((s) => ({ value: s.id, name: s.name }))}
 						/>
 					{:else}
 						<SelectField
 							label="Where to"
 							name="to"
-							value={shelters[0]!.id}
-							items={shelters.map((s) => ({ value: s.id, name: s.name }))}
+							value={goals[0]!.id}
+							items={goals.map((s) => ({ value: s.id, name: s.name }))}
 						/>
 					{/each}
 				</EntryForm>
 			{:else}
-				<p>There is no sheltered place yet: <a class="underline" href="{base}/settings">add a sill, shelf or garage</a>.</p>
+				<p>There is no such place yet: <a class="underline" href="{base}/settings">add one</a>.</p>
 			{/if}
 		</div>
 	{:else if open === 'more'}

@@ -12,7 +12,8 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import { BODIES } from '$lib/core/shelter/bodies.js';
-	import { BODY_WORDS, LIGHT_WORDS, PLACE_WORDS, SORT_WORDS } from '$lib/ui/say.js';
+	import { COMPASS, GLASSES } from '$lib/core/shelter/light.js';
+	import { BODY_WORDS, COMPASS_WORDS, GLASS_WORDS, LIGHT_WORDS, PLACE_WORDS, SORT_WORDS } from '$lib/ui/say.js';
 	import { enhance } from '$app/forms';
 	import type { ActionData, PageData } from './$types';
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -20,6 +21,8 @@
 	type Place = PageData['places'][number];
 	let editing = $state<Place | 'new' | null>(null);
 	const edited = $derived(editing && editing !== 'new' ? editing : null);
+	/** Places under a roof that another may be a level of. */
+	const wholes = $derived(data.places.filter((p) => !p.closed && !p.level_of && p.id !== edited?.id && BODIES[p.kind]));
 	const LIGHT = Object.entries(LIGHT_WORDS).map(([value, name]) => ({ value, name }));
 	const t = (c: number | null | undefined) => (c === null || c === undefined ? '' : String(warmthMeasure(units).shown(c, 0)));
 	const room = (cm2: number | null | undefined) =>
@@ -120,7 +123,49 @@
 										hint="How it follows the weather: see Shelter."
 									/>{/key}
 							{/if}
+							{#if BODIES[kind] && wholes.length}
+								<SelectField
+									label="A level of"
+									name="level_of"
+									value={edited?.level_of ?? ''}
+									items={[{ value: '', name: 'no other place' }, ...wholes.map((p) => ({ value: p.id, name: p.name }))]}
+									hint="As warm as that place, with room and light of its own."
+								/>
+							{/if}
 							<SelectField label="Light" name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
+							{#if BODIES[kind] && kind !== 'ground'}
+								<SelectField
+									label="Its window faces"
+									name="faces"
+									value={edited?.faces ?? ''}
+									items={[
+										{ value: '', name: 'not told, or none' },
+										...COMPASS.map((c) => ({ value: c, name: COMPASS_WORDS[c] }))
+									]}
+									hint="For the light there is in winter."
+								/>
+								<SelectField
+									label="Glass"
+									name="glass"
+									value={edited?.glass ?? ''}
+									items={[{ value: '', name: 'usual' }, ...GLASSES.map((g) => ({ value: g, name: GLASS_WORDS[g] }))]}
+								/>
+								<Field
+									label="Lamp, at the leaves"
+									name="lamp_umol"
+									value={edited?.lamp_umol === null || edited?.lamp_umol === undefined ? '' : String(edited.lamp_umol)}
+									unit="µmol"
+									numeric
+									hint="By its maker, on a square metre each second. Blank without one."
+								/>
+								<Field
+									label="Lamp, hours a day"
+									name="lamp_hours"
+									value={edited?.lamp_hours === null || edited?.lamp_hours === undefined ? '' : String(edited.lamp_hours)}
+									unit="h"
+									numeric
+								/>
+							{/if}
 							<Field
 								label="Lowest it gets"
 								name="low"

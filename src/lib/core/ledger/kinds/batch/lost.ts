@@ -1,14 +1,16 @@
 import { z } from 'zod';
 import { ok, refuse } from '../../../result.js';
-import { lose, tally } from '../../checkBatch.js';
+import { lose, loseToWinter, tally } from '../../checkBatch.js';
+import { cause, ofCause } from '../../causes.js';
 import { batchNamed, because, entryKind } from '../../describe.js';
 import { some, text } from '../../fields.js';
 import { enough } from '../../handling.js';
 
 export const lost = entryKind({
 	words: 'lost',
-	data: z.object({ count: some('How many lost'), why: text(200), planted: z.boolean() }),
-	line: ({ data: d }, n) => `${batchNamed(n)}: lost ${d.count}${d.planted ? ' after planting' : ''}${because(d.why)}`,
+	data: z.object({ count: some('How many lost'), why: text(200), planted: z.boolean(), cause }),
+	line: ({ data: d }, n) =>
+		`${batchNamed(n)}: lost ${d.count}${d.planted ? ' after planting' : ''}${ofCause(d.cause)}${because(d.why)}`,
 	step(b, { data: d, on }) {
 		if (d.planted) {
 			const standing = b.planted - b.lostPlanted;
@@ -25,7 +27,9 @@ export const lost = entryKind({
 		}
 		const can = enough(b, d.count, 'losing');
 		if (!can.ok) return can;
-		lose(b, d.count, on);
+		// The cold of where they stood is in the place's own odds: it says nothing of the way.
+		if (d.cause === 'cold') loseToWinter(b, d.count);
+		else lose(b, d.count, on);
 		return ok(b);
 	},
 	loses: true

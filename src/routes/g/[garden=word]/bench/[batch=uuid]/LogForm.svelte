@@ -3,6 +3,7 @@
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Input from 'flowbite-svelte/Input.svelte';
 	import { untrack } from 'svelte';
+	import { CAUSE_WORDS, CAUSES } from '$lib/core/ledger/causes.js';
 	import { SIGNS } from '$lib/core/ledger/entries.js';
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import { potFor } from '$lib/core/mix/potOn.js';
@@ -149,6 +150,12 @@
 				value={b.inHand > 0 ? 'hand' : 'planted'}
 				items={[...(b.inHand > 0 ? [{ value: 'hand', name: 'those in hand' }] : []), { value: 'planted', name: 'those planted' }]}
 			/>{/if}
+		<SelectField
+			label="What took them"
+			name="cause"
+			value=""
+			items={[{ value: '', name: 'not known' }, ...CAUSES.map((c) => ({ value: c, name: CAUSE_WORDS[c] }))]}
+		/>
 		<Field label="Why" name="why" placeholder="rot, drought, slugs …" maxlength={200} />
 	{:else if verb === 'given'}
 		<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />

@@ -5,10 +5,12 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { sayWindow } from '$lib/ui/say.js';
 	import { sayDate } from '$lib/core/dates.js';
-	import { sayLength } from '$lib/core/units/index.js';
+	import { CAUSE_WORDS, CAUSES, ofCause } from '$lib/core/ledger/causes.js';
+	import { sayLength, sayTemperature } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
+	import LooksDead from './LooksDead.svelte';
 	import StockFields from '$lib/ui/StockFields.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -30,7 +32,10 @@
 	</Note>{/if}
 {#if s.trouble}<Note tone="harm" class="mt-3 bg-pane py-2 text-lg">{s.trouble}</Note>{/if}
 {#if s.gone_on}<Note tone="harm" class="mt-3">
-		Gone since {sayDate(s.gone_on)}{s.gone_why ? `: ${s.gone_why}` : ''}.
+		Gone since {sayDate(s.gone_on)}{ofCause(s.gone_cause)}{s.gone_why ? `: ${s.gone_why}` : ''}.
+		{#if data.coldestSeen}The coldest night seen where it stood was {sayTemperature(data.coldestSeen.lowC, data.garden.units)}, on {sayDate(
+				data.coldestSeen.on
+			)}.{/if}
 	</Note>{/if}
 
 <div class="mt-6 grid gap-10 md:grid-cols-[1.4fr_1fr]">
@@ -61,6 +66,7 @@
 				<Act main href="{base}/wants/new?kind={s.kind_id}">Say what you want of it</Act>
 				<Act href="{base}/stock/{s.id}/cuts">Where to cut, and what it gives</Act>
 				<Act href="{base}/bench/new?stock={s.id}">Strike now, without a plan</Act>
+				{#if !s.gone_on}<Act href="{base}/shelter/{s.id}">How it gets through the winter</Act>{/if}
 			</p>{/if}
 		{#if data.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.hardiness}</Note>{/if}
 		{#each data.hazards as h (h.what)}<Note tone="harm" class="mt-3">
@@ -140,9 +146,16 @@
 					<StockFields units={data.garden.units} places={data.places} measure={s.measure} at={{ ...s }} />
 				</EntryForm>
 			</Fold>
+			{#if data.lives}<Fold label="Does it look dead?"><LooksDead {...data.lives} /></Fold>{/if}
 			<Fold label="It is gone">
 				<EntryForm action="?/gone" submit="Log as gone" today={data.garden.today} noted={false} quiet
-					><Field label="Why" name="why" /></EntryForm
+					><SelectField
+						label="What took it"
+						name="cause"
+						value=""
+						items={[{ value: '', name: 'not known' }, ...CAUSES.map((c) => ({ value: c, name: CAUSE_WORDS[c] }))]}
+						hint="Cold teaches what its place is; anything else, how such a place keeps its kind."
+					/><Field label="Why" name="why" /></EntryForm
 				>
 			</Fold>
 		{/if}

@@ -1,18 +1,21 @@
-/** One page for whoever waters while one is away: when, where, what, how much, and nothing else. */
+/** A list to tick off on paper, under headings: for whoever waters while one is away, for the door of a shelter. */
 import { INK, makePdf, MISSED } from './pdf.js';
 import type { Face, FontFiles, Pdf, Type } from './pdf.js';
 import type { Tags } from './pdfTags.js';
 
-export interface AwayRow {
-	day: string;
-	place: string;
+export interface TickRow {
+	/** The heading that it stands under: a day, a place. */
+	head: string;
 	what: string;
 	how: string;
 }
-export interface AwaySheet {
-	garden: string;
-	span: string;
-	rows: AwayRow[];
+export interface TickSheet {
+	title: string;
+	/** A line under the title. */
+	under: string;
+	rows: TickRow[];
+	/** Said where there is nothing to tick. */
+	none: string;
 	fonts: FontFiles | null;
 }
 
@@ -20,27 +23,28 @@ const MARGIN = 48;
 const RULE = '#9fb3aa';
 
 /** PDF, A4. Fonts are file paths; without them the page is set in the viewer's own Helvetica. */
-export function awaySheetPdf(sheet: AwaySheet): Promise<Buffer> {
-	const about = { size: 'A4', margin: MARGIN, info: { Title: `${sheet.garden}, ${sheet.span}` } };
+export function tickSheetPdf(sheet: TickSheet): Promise<Buffer> {
+	const about = { size: 'A4', margin: MARGIN, info: { Title: `${sheet.title}, ${sheet.under}` } };
 	return makePdf(about, sheet.fonts, (doc, type, tags) => write(doc, type, tags, sheet));
 }
 
-function write(doc: Pdf, type: Type, tags: Tags, sheet: AwaySheet): void {
+function write(doc: Pdf, type: Type, tags: Tags, sheet: TickSheet): void {
 	const width = doc.page.width - 2 * MARGIN;
 	const face = (of: Face, text: string) => doc.font(type.of(of, text));
-	const [garden, span] = [type.set(sheet.garden), `While we are away: ${type.set(sheet.span)}`];
-	tags.say('H1', () => face('bold', garden).fillColor(INK).fontSize(22).text(garden));
-	tags.say('P', () => face('text', span).fontSize(13).text(span).moveDown(0.8));
-	let day = '';
+	const [title, under] = [type.set(sheet.title), type.set(sheet.under)];
+	tags.say('H1', () => face('bold', title).fillColor(INK).fontSize(22).text(title));
+	tags.say('P', () => face('text', under).fontSize(13).text(under).moveDown(0.8));
+	let head: string | null = null;
 	for (const row of sheet.rows) {
-		const how = type.set(`${row.place}: ${row.how}`);
+		const how = type.set(row.how);
 		const what = type.set(row.what);
 		const height =
 			face('text', how)
 				.fontSize(12)
 				.heightOfString(how, { width: width - 30 }) + 50;
 		if (doc.y + height > doc.page.height - MARGIN) doc.addPage();
-		if (row.day !== day) {
+		if (row.head !== head) {
+			const said = type.set(row.head);
 			doc.moveDown(0.4);
 			tags.decoration(() =>
 				doc
@@ -50,8 +54,8 @@ function write(doc: Pdf, type: Type, tags: Tags, sheet: AwaySheet): void {
 					.strokeColor(RULE)
 					.stroke()
 			);
-			tags.say('H2', () => face('bold', row.day).moveDown(0.4).fontSize(14).fillColor(INK).text(row.day, MARGIN));
-			day = row.day;
+			tags.say('H2', () => face('bold', said).moveDown(0.4).fontSize(14).fillColor(INK).text(said, MARGIN));
+			head = row.head;
 		}
 		const y = doc.y + 6;
 		tags.decoration(() => doc.rect(MARGIN, y, 12, 12).lineWidth(1).strokeColor(INK).stroke());
@@ -67,7 +71,7 @@ function write(doc: Pdf, type: Type, tags: Tags, sheet: AwaySheet): void {
 				.text(how, MARGIN + 24, doc.y + 1, { width: width - 24 })
 		);
 	}
-	if (sheet.rows.length === 0) tags.say('P', () => face('text', '').fontSize(13).text('Nothing needs doing.'));
+	if (sheet.rows.length === 0) tags.say('P', () => face('text', '').fontSize(13).text(type.set(sheet.none)));
 	if (type.missed())
 		tags.say('P', () =>
 			face('text', MISSED)

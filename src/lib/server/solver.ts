@@ -1,0 +1,31 @@
+/** HiGHS as a solver of programmes: within a part in a hundred of the best unless it is asked for more. Only in a garden's thread or a test: it holds up whatever else the thread would do. */
+import loadHighs from 'highs';
+import { asLp } from '$lib/core/solve/programme.js';
+import type { Solver } from '$lib/core/solve/programme.js';
+
+export interface Limits {
+	/** Seconds after which the best found so far is good enough. */
+	seconds: number;
+	/** How far from the best bound it may end and be called proven, as a share of it. */
+	gap: number;
+}
+const LIMITS: Limits = { seconds: 1.5, gap: 0.01 };
+
+let loading: ReturnType<typeof loadHighs> | null = null;
+
+export async function solver(limits: Limits = LIMITS): Promise<Solver> {
+	const highs = await (loading ??= loadHighs());
+	return (programme) => {
+		const options = { output_flag: false, time_limit: limits.seconds, mip_rel_gap: limits.gap, random_seed: 1, threads: 1 };
+		const { Status, Columns } = highs.solve(asLp(programme), options);
+		if (Status === 'Infeasible' || Status === 'Primal infeasible or unbounded') return null;
+		if (Status !== 'Optimal' && Status !== 'Time limit reached') throw new Error(`The solver ended with “${Status}”.`);
+		const x = Float64Array.from(programme.worth, (_, c) => {
+			const column = Columns[`x${c}`];
+			return column && 'Primal' in column ? Math.round(column.Primal) : 0;
+		});
+		// Out of time before anything was found.
+		const worth = programme.worth.reduce((s, w, c) => s + w * x[c]!, 0);
+		return { x, worth, proven: Status === 'Optimal' };
+	};
+}
