@@ -7,7 +7,8 @@ export default defineConfig({
 	testMatch: '*.spec.ts',
 	timeout: 90_000,
 	expect: { timeout: 15_000 },
-	workers: 1,
+	// Two apps, two browsers, two cores: no test counts milliseconds.
+	workers: 2,
 	fullyParallel: false,
 	retries: 0,
 	reporter: 'list',

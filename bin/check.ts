@@ -1,5 +1,5 @@
-/** Everything that must hold, one after another. The last line says: N passed, N failed. */
-import { spawnSync } from 'node:child_process';
+/** Everything that must hold. The last line says: N passed, N failed. */
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfStale } from './build.js';
@@ -22,6 +22,21 @@ function step(name: string, args: string[], env: NodeJS.ProcessEnv = {}): boolea
 	});
 	say(`── ${name}: ${done.status === 0 ? 'good' : 'FAILED'} after ${((Date.now() - began) / 1000).toFixed(0)} s`);
 	return done.status === 0;
+}
+/** The same beside others: what it says comes in one piece when it is done. */
+function beside(name: string, args: string[]): Promise<boolean> {
+	const began = Date.now();
+	return new Promise((resolve) => {
+		const child = spawn(node, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+		let told = '';
+		for (const from of [child.stdout, child.stderr]) from.on('data', (data: Buffer) => (told += data.toString()));
+		child.on('close', (code) => {
+			say(
+				`\n── ${name}\n${told}── ${name}: ${code === 0 ? 'good' : 'FAILED'} after ${((Date.now() - began) / 1000).toFixed(0)} s`
+			);
+			resolve(code === 0);
+		});
+	});
 }
 const count = (good: boolean) => (good ? passed++ : failed++);
 
@@ -50,10 +65,10 @@ try {
 	rmSync(out, { recursive: true, force: true });
 	mkdirSync(out, { recursive: true });
 
-	count(step('format', [bin('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']));
-	count(step('lint', [bin('eslint', 'bin/eslint.js'), '--max-warnings', '0', '.']));
-	count(
-		step('types', [
+	const read = await Promise.all([
+		beside('format', [bin('prettier', 'bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']),
+		beside('lint', [bin('eslint', 'bin/eslint.js'), '--max-warnings', '0', '.']),
+		beside('types', [
 			bin('svelte-check', 'bin/svelte-check'),
 			'--tsconfig',
 			'./tsconfig.json',
@@ -61,7 +76,8 @@ try {
 			'--threshold',
 			'warning'
 		])
-	);
+	]);
+	read.forEach(count);
 	const unit = join(out, 'unit.json');
 	const unitGood = step('unit tests', [
 		bin('vitest', 'vitest.mjs'),

@@ -57,7 +57,7 @@ test('a want, its plan, a strike and a check by keys alone', async ({ app, page 
 	await enter(page, button(page, 'Log it'));
 	await expect(page.locator('main')).toContainText('3 of ');
 	await page.keyboard.press('Control+k');
-	await expect(page.getByRole('dialog')).toBeVisible();
+	await expect(page.getByRole('dialog').getByRole('combobox')).toBeFocused();
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toHaveCount(0);
 });

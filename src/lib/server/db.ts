@@ -49,6 +49,9 @@ export class DatabaseDown extends Error {
 	readonly code = 'database.down';
 }
 
+/** The database is there, but too many ask for the same thing. */
+export class DatabaseBusy extends Error {}
+
 const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND']);
 
 /** Is this the database gone, rather than our own mistake? Class 08 and 57P0x are lost connections and shutdowns. */
@@ -70,6 +73,7 @@ export const isDatabaseFull = (error: unknown): boolean => (error as { code?: st
 /** Is the database there, but another's work in the way? 55P03: a lock is held; 57014: a query took too long; else all connections are out. */
 export function isDatabaseBusy(error: unknown): boolean {
 	if (!(error instanceof Error)) return false;
+	if (error instanceof DatabaseBusy) return true;
 	const code = (error as { code?: string }).code ?? '';
 	if (code === '55P03' || code === '57014' || code === '25P03' || code === '53300') return true;
 	return (

@@ -9,6 +9,7 @@ import { checkEntry, checkUnleaned } from './checks.js';
 import { database, transaction } from './db.js';
 import type { Queryable } from './db.js';
 import { factsOf } from './facts.js';
+import { inTurn } from './inTurn.js';
 import { kindIdOf, lineOf, namesFor, placesNamed } from './lines.js';
 import { newestMigration } from './schemaVersion.js';
 import { project, projectAdded, putFolded } from './project.js';
@@ -191,11 +192,13 @@ export function record(
 	beforehand?: (db: Queryable) => Promise<void>
 ): Promise<Result<Recorded>> {
 	return asResult(() =>
-		transaction(async (db) => {
-			await locked(db, writer.gardenId);
-			await beforehand?.(db);
-			return write(db, writer, acts);
-		})
+		inTurn(writer.gardenId, () =>
+			transaction(async (db) => {
+				await locked(db, writer.gardenId);
+				await beforehand?.(db);
+				return write(db, writer, acts);
+			})
+		)
 	);
 }
 
@@ -250,7 +253,7 @@ export function createGarden(
  * remains makes no sense, with the reason.
  */
 export function undo(writer: Writer, entryId: string, undoId: string): Promise<Result<Recorded>> {
-	return asResult(() =>
+	const undoing = () =>
 		transaction(async (db) => {
 			const { gardenId } = writer;
 			if (!z.uuid().safeParse(entryId).success || !z.uuid().safeParse(undoId).success)
@@ -291,8 +294,8 @@ export function undo(writer: Writer, entryId: string, undoId: string): Promise<R
 				if (!left) await checkUnleaned(db, gardenId, subject, id);
 			}
 			return { ids, already: false, groupId: undoId, code: null, version: null };
-		})
-	);
+		});
+	return asResult(() => inTurn(writer.gardenId, undoing));
 }
 
 const UNDONE_AGAIN = /^Done again: /;
@@ -309,7 +312,7 @@ async function stands(db: Queryable, gardenId: string, subject: Subject, id: str
 
 /** Derives all state of a garden from its ledger afresh. */
 export const rebuild = (gardenId: string): Promise<{ entries: number; subjects: number }> =>
-	transaction((db) => rebuildIn(db, gardenId));
+	inTurn(gardenId, () => transaction((db) => rebuildIn(db, gardenId)));
 
 const BATCHES_AT_ONCE = 400;
 

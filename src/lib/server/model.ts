@@ -10,7 +10,7 @@ import { createHash } from 'node:crypto';
 import { database } from './db.js';
 import { handOf } from './writing.js';
 import { Kept } from './kept.js';
-import { clockOf, lowsOf, meansOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
+import { clockOf, meansOf, nightsOf, rootingSeenOf, rootingView, ROOTING_DAYS } from './rooting.js';
 import type { RootingView } from './rooting.js';
 import { seasonOf } from './season.js';
 import type { Season } from './season.js';
@@ -72,8 +72,8 @@ export interface Model {
 	means: ReturnType<typeof meansOf>;
 	/** Last day on which one of the living batches was struck from a stock plant. */
 	struckFrom: ReadonlyMap<string, DayNumber>;
-	/** Lowest of a day that has been at a place; null where nobody knows. */
-	lows: ReturnType<typeof lowsOf>;
+	/** Lowest and highest of a day that has been at a place; null where nobody knows. */
+	nights: ReturnType<typeof nightsOf>;
 }
 
 export async function modelOf(garden: Garden): Promise<Model> {
@@ -117,7 +117,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		]),
 		shelter,
 		means: meansOf(places, readings, shelter, season.sky),
-		lows: lowsOf(places, readings, shelter, season.sky),
+		nights: nightsOf(places, readings, shelter, season.sky),
 		struckFrom: lastStruck(living)
 	};
 }

@@ -33,22 +33,22 @@ export function meanAt(readings: ReadingsOf | undefined, inside: Inside | null, 
 }
 
 /**
- * Lowest of a day where plants stand: read, or by the sky as it was observed. Null where nobody knows: a room without
- * a thermometer, a night that was only usual.
+ * Lowest and highest of a day where plants stand: read, or by the sky as it was observed. Null where nobody knows: a room
+ * without a thermometer, a night that was only usual.
  */
-export function lowAt(
+export function nightAt(
 	place: Pick<PlaceRow, 'kind'> | undefined,
 	readings: ReadingsOf | undefined,
 	inside: Inside | null,
 	sky: SkyOf,
 	day: DayNumber
-): number | null {
+): { low: number; high: number } | null {
 	const read = readings?.get(day);
-	if (read) return read.low;
+	if (read) return read;
 	if (!place || ROOMS.has(place.kind)) return null;
 	const out = sky.on(day);
 	if (out.from !== 'observed') return null;
-	return inside ? inside(day).low : out.low;
+	return inside ? inside(day) : out;
 }
 
 /** By place and day, each asked once: many batches stand at one place. */
@@ -81,14 +81,14 @@ export const meansOf = (
 	sky: SkyOf
 ): ByPlace<number> =>
 	byPlace(places, readings, (place, read, day) => meanAt(read, shelter(place?.id ?? null)?.day ?? null, sky, day));
-/** Lowest of a day at each place, where it is known. */
-export const lowsOf = (
+/** Lowest and highest of a day at each place, where they are known. */
+export const nightsOf = (
 	places: readonly PlaceRow[],
 	readings: ReadonlyMap<string, ReadingsOf>,
 	shelter: ShelterOf,
 	sky: SkyOf
-): ByPlace<number | null> =>
-	byPlace(places, readings, (place, read, day) => lowAt(place, read, shelter(place?.id ?? null)?.day ?? null, sky, day));
+): ByPlace<{ low: number; high: number } | null> =>
+	byPlace(places, readings, (place, read, day) => nightAt(place, read, shelter(place?.id ?? null)?.day ?? null, sky, day));
 
 export interface RootingView extends RootingFacts {
 	word: string;

@@ -13,6 +13,7 @@ import { capital, sayThat } from '$lib/core/odds/words.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import { bodyOf, daysToDry, fallsTo, outOn } from '$lib/core/shelter/index.js';
 import { SHELTER } from '$lib/core/shelter/judged.js';
+import { bearsByNow } from './stood.js';
 import { potAcrossOf } from './winterPlan.js';
 import { HARDEN_DAYS } from '$lib/core/round/triggers.js';
 import type { Outdoors } from '$lib/core/round/triggers.js';
@@ -91,9 +92,10 @@ export function coldInside(w: RoundWorld, day: DayNumber): RoundTask[] {
 		// Warmer than any plant minds: nobody need be asked what stands there.
 		if (!ahead || ahead.coldest[0]! > SHELTER.mindsNone.value) return [];
 		const things = w.winter().things.filter((t) => t.placeId === place.id);
-		const endangered = things.filter((t) => fallsTo(ahead, t.kind.hardiness_c.v) >= SHELTER.alarm.value);
+		const bears = new Map(things.map((t) => [t.id, bearsByNow(w.model, t.kind, place.id)]));
+		const endangered = things.filter((t) => fallsTo(ahead, bears.get(t.id)!) >= SHELTER.alarm.value);
 		if (endangered.length === 0) return [];
-		const limit = Math.max(...endangered.map((t) => t.kind.hardiness_c.v));
+		const limit = Math.max(...endangered.map((t) => bears.get(t.id)!));
 		const chance = fallsTo(ahead, limit);
 		const night = ahead.nights.findIndex(([cold]) => cold <= limit);
 		const on = ahead.first + Math.max(0, night);
@@ -121,7 +123,7 @@ export function coldInside(w: RoundWorld, day: DayNumber): RoundTask[] {
 				count: endangered.reduce((n, t) => n + t.vessels, 0),
 				minutes: 5 + endangered.length,
 				chance,
-				why: `${capital(sayThat(chance, `it falls to the ${say(limit)} that ${endangered.length === 1 ? 'it bears' : 'they bear'} in there`))}, ${
+				why: `${capital(sayThat(chance, `it falls to the ${say(limit)} that ${endangered.length === 1 ? 'it bears' : 'they bear'} in there by now`))}, ${
 					tonight ? 'tonight perhaps' : `the first time perhaps on the night to ${sayDate(isoOf(on), false)}`
 				}. Shut what is open first, then fleece down to the floor.${warmer ? ` Warmest for the tenderest: ${warmer.p.name}, about ${say(warmer.low)} at its coldest then.` : ''}`,
 				ifNeedless: 'a few minutes and some fleece',

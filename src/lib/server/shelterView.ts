@@ -3,6 +3,7 @@ import type { Garden } from './context.js';
 import { modelOf } from './model.js';
 import type { Model } from './model.js';
 import type { PlaceRow } from './store/state.js';
+import { bearsByNow } from './stood.js';
 import { coldestAhead, copiesOf, inByOf, winterOf } from './winterPlan.js';
 import type { Thing, Winter } from './winterPlan.js';
 import { quantileOf } from '$lib/core/season/frostDates.js';
@@ -36,8 +37,9 @@ export interface Lodger {
 	count: number;
 	/** Chance of a plant of it to live through a winter where it stands. */
 	chance: number;
-	/** What it bears, °C. */
+	/** What it bears at rest, and as it is now under a roof, °C. */
 	bearsC: number;
+	bearsNowC: number;
 	/** Room it takes, cm². */
 	areaCm2: number;
 	worth: Worth;
@@ -68,7 +70,7 @@ export interface ShelterShown {
 	what: ShelterKindName;
 	/** Coldest night inside: of a usual winter, of five, of twenty, °C. */
 	coldest: readonly [number, number, number];
-	/** The nights that the forecast tells: how many, the coldest of them, and the odds that it falls to what the tenderest bears. */
+	/** The nights that the forecast tells: how many, the coldest of them, and the odds that it falls to what the tenderest bears by now. */
 	ahead: { nights: number; coldestC: number; tenderest: { name: string; bearsC: number; chance: number } | null } | null;
 	/** Share of the winters with six hours at or below freezing. */
 	freezes: number;
@@ -149,6 +151,7 @@ export async function sheltersShown(garden: Garden): Promise<SheltersView> {
 		return {
 			...{ id: t.id, what: t.what, code: t.code, name: t.name, count: t.count, chance, areaCm2: t.areaCm2, worth: t.worth },
 			bearsC: t.kind.hardiness_c.v,
+			bearsNowC: roofed.has(t.placeId ?? '') ? bearsByNow(m, t.kind, t.placeId!) : t.kind.winter.limit_c,
 			pinned: g.pinned !== null,
 			needs: winter.needs.has(t.id),
 			...bodyOfThing(t),
@@ -328,11 +331,11 @@ function kindsKept(
 
 function aheadOf(ahead: NightsAhead | null, lodgers: readonly Lodger[]): ShelterShown['ahead'] {
 	if (!ahead) return null;
-	const tender = lodgers.reduce<Lodger | null>((a, l) => (a && a.bearsC >= l.bearsC ? a : l), null);
+	const tender = lodgers.reduce<Lodger | null>((a, l) => (a && a.bearsNowC >= l.bearsNowC ? a : l), null);
 	return {
 		nights: ahead.nights.length,
 		coldestC: quantileOf(ahead.coldest, 0.5),
-		tenderest: tender && { name: tender.name, bearsC: tender.bearsC, chance: fallsTo(ahead, tender.bearsC) }
+		tenderest: tender && { name: tender.name, bearsC: tender.bearsNowC, chance: fallsTo(ahead, tender.bearsNowC) }
 	};
 }
 

@@ -25,7 +25,9 @@ import { keepThrough } from '$lib/core/plan/keep.js';
 import { aloneOf, plan } from '$lib/core/plan/options.js';
 import type { Plan } from '$lib/core/plan/options.js';
 import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
+import type { ColdFelt } from '$lib/core/season/cold.js';
 import { wintersIn } from '$lib/core/season/season.js';
+import type { InsideWinters } from '$lib/core/shelter/index.js';
 
 export interface WantView {
 	id: string;
@@ -202,12 +204,12 @@ function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: Da
 }
 
 /** Winters inside the place of a kind where they stand; where they don't yet, in the mildest of them. */
-function mildestOf(m: Model, open: readonly state.PlaceRow[], kind: string, standsAt: string | null): Float64Array | null {
+function mildestOf(m: Model, open: readonly state.PlaceRow[], kind: string, standsAt: string | null): readonly ColdFelt[] | null {
 	const mine = open.filter((p) => p.kind === kind);
 	const there = mine.find((p) => p.id === standsAt);
-	const winters = (there ? [there] : mine).flatMap((p) => m.shelter(p.id)?.inside.coldest ?? []);
-	const mean = (w: Float64Array) => w.reduce((a, b) => a + b, 0) / w.length;
-	return winters.reduce<Float64Array | null>((a, b) => (a && mean(a) >= mean(b) ? a : b), null);
+	const winters = (there ? [there] : mine).flatMap((p) => m.shelter(p.id)?.inside ?? []);
+	const mean = ({ coldest }: InsideWinters) => coldest.reduce((a, b) => a + b, 0) / coldest.length;
+	return winters.reduce<InsideWinters | null>((a, b) => (a && mean(a) >= mean(b) ? a : b), null)?.felt ?? null;
 }
 
 /** Size of a grown plant by what its way measures. */

@@ -53,7 +53,9 @@ const STEP_CM2 = 500;
 const LEAST_WORTH = 0.3;
 const MOST_TOLD = 6;
 
-const inside = new Kept<InsideWinters>(16, (w) => w.coldest.length * 8 * (w.spells.length + 3));
+const inside = new Kept<InsideWinters>(16, (w) =>
+	w.felt.reduce((bytes, f) => bytes + f.nightC.length * 16, w.coldest.length * 8 * (w.spells.length + 3))
+);
 const found = new Kept<WinterChanges>(4, (c) => 200 + c.gains.length * 400);
 
 const worthOfPlan = (guests: readonly Guest[], plan: WinterPlan): number =>

@@ -232,7 +232,7 @@ export const coldOf =
 	(m: Model, open: readonly PlaceRow[], inside: Inside = (id) => m.shelter(id)?.inside ?? null): Winter['cold'] =>
 	(placeId) => {
 		const p = open.find((x) => x.id === placeId);
-		return { place: p?.kind ?? null, coldestC: m.garden.climate.coldestC, inside: p ? (inside(p.id)?.coldest ?? null) : null };
+		return { place: p?.kind ?? null, coldestC: m.garden.climate.coldestC, inside: p ? (inside(p.id)?.felt ?? null) : null };
 	};
 
 /** The next middle of a winter: half a year from the middle of the warm season. */

@@ -200,7 +200,7 @@ function left(m: Model, w: Winter, t: Thing): Omit<RouteShown, 'chance'>[] {
 		});
 	if (outside && place && !IN_POTS_OUTDOORS.has(place.kind) && t.what === 'stock') {
 		// A kind that nobody leaves out has no chance of its own for it: what the cold leaves of it is told.
-		const inside = shelterLike(m.garden.base, 'mulch').inside.coldest;
+		const inside = shelterLike(m.garden.base, 'mulch').inside.felt;
 		const at = { place: 'ground', coldestC: m.garden.climate.coldestC, inside };
 		const base = (livesAt({ kind, ...at }) ?? 0.9 * bearsCold({ kind, ...at })) / Math.max(1e-9, bearsCold({ kind, ...at }));
 		routes.push({

@@ -1,16 +1,20 @@
 /** What frost has done: the coldest night since plants were last seen alive, against what they bear where they stood. */
 import type { DayNumber } from '../dates.js';
-import type { Kind } from '../handbook/schema.js';
+import { nightOf, oneNight } from '../season/cold.js';
 import { livesThrough } from './winter.js';
+import type { PlantCold } from './winter.js';
 
 export interface ColdNight {
 	lowC: number;
+	highC: number;
+	/** How hardened the plants were by what had gone before, 0–1. */
+	hardened: number;
 	on: DayNumber;
 	/** Above the ground in a pot, where roots freeze through. */
 	inPots: boolean;
 }
 
-export interface FrostSeen extends ColdNight {
+export interface FrostSeen extends Pick<ColdNight, 'lowC' | 'on' | 'inPots'> {
 	/** The night's low in the garden's own degrees. */
 	said: string;
 	/** Chance that the plants lived through it: one night hits all of them alike. */
@@ -21,15 +25,12 @@ export interface FrostSeen extends ColdNight {
 const SAFE = 0.9;
 
 /** What the worst of some nights did; null where none of them was a danger. */
-export function frostSeen(
-	kind: Pick<Kind, 'hardiness_c'>,
-	nights: Iterable<ColdNight>,
-	say: (lowC: number) => string
-): FrostSeen | null {
+export function frostSeen(kind: PlantCold, nights: Iterable<ColdNight>, say: (lowC: number) => string): FrostSeen | null {
 	let worst: FrostSeen | null = null;
 	for (const night of nights) {
-		const alive = livesThrough(kind, night.lowC, night.inPots);
-		if (alive < SAFE && (worst === null || alive < worst.alive)) worst = { ...night, alive, said: say(night.lowC) };
+		const alive = livesThrough(kind, oneNight(nightOf(night.lowC, night.highC), night.hardened), night.inPots);
+		if (alive < SAFE && (worst === null || alive < worst.alive))
+			worst = { lowC: night.lowC, on: night.on, inPots: night.inPots, alive, said: say(night.lowC) };
 	}
 	return worst;
 }

@@ -46,16 +46,28 @@ export const PLAN = {
 		'The ball that a plant grown in the ground is lifted with, after the usual sizes of the nursery trade.',
 		MEMORY
 	),
-	nightStep: judged(
-		1.2,
+	unhardened: judged(
+		-5,
 		'°C',
-		'Half die of one night at the kind’s hardiness; so much more or less changes the odds e-fold.',
-		OWN
+		'What a hardy plant bears while it grows: most of the temperate zone are hurt between −2 and −6 °C until they are hardened (Sakai & Larcher 1987).',
+		MEMORY
 	),
 	meantFor: judged(
 		{ sill: 10, lit_shelf: 12, garage: 3, frame: -6 },
 		'°C',
 		'Coldest night of a usual winter in the shelters that the handbook’s chances are meant for.',
+		MEMORY
+	),
+	meantSwing: judged(
+		{ sill: 6, lit_shelf: 8, garage: 2, frame: 8 },
+		'°C',
+		'By how much the day there is warmer than that night.',
+		MEMORY
+	),
+	meantHardened: judged(
+		{ sill: 0, lit_shelf: 0, garage: 0.9, frame: 1 },
+		'0 (in growth) to 1 (at rest)',
+		'How hardened that night meets what stands there.',
 		MEMORY
 	),
 	coldStep: judged(

@@ -2,6 +2,7 @@
 import type { Kind } from '../handbook/schema.js';
 import { betaOf } from '../odds/beta.js';
 import { certain } from '../odds/chain.js';
+import type { ColdFelt } from '../season/cold.js';
 import { livesAt, throughWinters } from './winter.js';
 
 export interface Shelter {
@@ -32,8 +33,8 @@ export interface KeepOf {
 	parents: number;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
-	/** Coldest of each winter that may come, °C, in the garden's best place of a kind. */
-	inside?: (kind: string) => ArrayLike<number> | null;
+	/** Each winter that may come in the garden's best place of a kind. */
+	inside?: (kind: string) => readonly ColdFelt[] | null;
 	/** Chance that they live today; 1 if left out. */
 	alive?: number;
 	/** Winters until the day they are wanted: part of one counts for its part, and from spring to autumn there is none. */

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bearsCold, chanceAt, livesAt, livesThrough } from './winter.js';
 import type { WinterAt } from './winter.js';
+import { oneNight } from '../season/cold.js';
 
 const shelter = (kind: 'sill' | 'garage' | 'ground', chance: number) => ({ in: kind, chance, weight: 10, care: 1, say: '' });
 const plant = (v: number): WinterAt['kind'] => ({
@@ -11,7 +12,7 @@ const plant = (v: number): WinterAt['kind'] => ({
 });
 const tender = plant(-1);
 const at = (over: Partial<WinterAt>): WinterAt => ({ kind: tender, place: 'garage', coldestC: -18, ...over });
-const winters = (...c: number[]) => Float64Array.from(c);
+const winters = (...c: number[]) => c.map((x) => oneNight(x));
 
 describe('a winter’s cold', () => {
 	it('is none of the handbook’s chance where the shelter is as warm as it means: a frost-free garage of 5–8 °C', () => {
@@ -49,16 +50,21 @@ describe('a winter’s cold', () => {
 				fc.double({ min: -20, max: 3, noNaN: true }),
 				(c, colder, v) => {
 					const kind = plant(v);
-					const [a, b] = [c, c.map((x) => x - colder)].map((x) => bearsCold(at({ kind, inside: Float64Array.from(x) })));
+					const [a, b] = [c, c.map((x) => x - colder)].map((x) => bearsCold(at({ kind, inside: winters(...x) })));
 					expect(b!).toBeLessThanOrEqual(a! + 1e-12);
 					expect(a! >= 0 && a! <= 1).toBe(true);
 					// The batch's own chance, of a way that means its best shelter, times the hazard of this one, times the cold.
-					const inside = Float64Array.from(c);
+					const inside = winters(...c);
 					const batch = chanceAt(0.9, at({ kind, inside }));
 					expect(batch).toBeCloseTo(Math.min(0.9999, Math.max(0.0001, 0.9 ** (Math.log(0.8) / Math.log(0.9)) * a!)), 9);
 				}
 			)
 		);
-		expect(livesThrough(tender, -1, false)).toBeCloseTo(0.5, 9);
+		expect(livesThrough(tender, oneNight(-1), false)).toBeCloseTo(0.5, 9);
+		// What is tender does not harden; what is hardy bears no more than a few degrees of frost while it grows.
+		expect(livesThrough(tender, oneNight(-1, 0), false)).toBeCloseTo(0.5, 9);
+		expect(livesThrough(plant(-20), oneNight(-9, 0), false)).toBeLessThan(0.05);
+		expect(livesThrough(plant(-20), oneNight(-9, 1), false)).toBeGreaterThan(0.99);
+		expect(livesThrough(plant(-20), oneNight(-3, 0), true)).toBeGreaterThan(0.8);
 	});
 });

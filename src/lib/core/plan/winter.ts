@@ -7,14 +7,16 @@ import type { Kind } from '../handbook/schema.js';
 import { IN_POTS_OUTDOORS, OUTDOORS } from '../places.js';
 import type { Belief } from '../odds/belief.js';
 import { gridFor } from '../odds/chanceGrid.js';
+import { livesBy, marginIn, nightOf, oneNight } from '../season/cold.js';
+import type { Bears, ColdFelt } from '../season/cold.js';
 import { PLAN } from './judged.js';
 
 /** Where plants spend a winter: a kind of place of the garden. */
 export type WinterPlace = string;
 
 const POTTED_LESS_C = PLAN.pottedLess.value;
-const NIGHT_STEP_C = PLAN.nightStep.value;
 const COLD_STEP_C = PLAN.coldStep.value;
+const UNHARDENED_C = PLAN.unhardened.value;
 
 export interface WinterAt {
 	kind: Pick<Kind, 'winter' | 'hardiness_c'>;
@@ -22,30 +24,40 @@ export interface WinterAt {
 	place: WinterPlace | null;
 	/** Lowest night of an average winter outdoors, °C. */
 	coldestC: number;
-	/** Coldest of each winter that may come inside, where the place is a shelter, °C; null or left out where it is not known. */
-	inside?: ArrayLike<number> | null;
+	/** Each winter that may come inside, where the place is a shelter; null or left out where it is not known. */
+	inside?: readonly ColdFelt[] | null;
 	/** Share of the winter's cold still to come, where what came of it is told by its nights (frostSeen.ts); 1 if left out. */
 	coldAhead?: number;
 }
 
-/** What it bears, °C. In a pot roots freeze through sooner; above freezing a pot is no colder than the ground. */
-const borne = (kind: Pick<Kind, 'hardiness_c'>, inPots: boolean): number => {
-	const hardy = kind.hardiness_c.v;
-	return inPots && hardy < 0 ? Math.min(hardy + POTTED_LESS_C, Math.max(hardy, FREEZES_C)) : hardy;
-};
+/** In a pot roots freeze through sooner; above freezing a pot is no colder than the ground. */
+const potted = (c: number): number => (c < 0 ? Math.min(c + POTTED_LESS_C, Math.max(c, FREEZES_C)) : c);
 const FREEZES_C = -1;
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 
-/** Chance to live through one night of so many degrees, 0–1. */
-export const livesThrough = (kind: Pick<Kind, 'hardiness_c'>, lowC: number, inPots: boolean): number =>
-	logistic((lowC - borne(kind, inPots)) / NIGHT_STEP_C);
+/** What it bears in growth and at rest, °C. What is tender does not harden. */
+export function bearsOf({ hardiness_c: { v } }: PlantCold, inPots: boolean): Bears {
+	const restingC = inPots ? potted(v) : v;
+	return { growingC: Math.max(restingC, UNHARDENED_C), restingC };
+}
+export type PlantCold = Pick<Kind, 'hardiness_c'>;
 
-/** The same for the coldest night of a winter, of which only the average is known. */
-export const livesWinter = (kind: Pick<Kind, 'hardiness_c'>, coldestC: number, inPots: boolean): number =>
-	logistic((coldestC - borne(kind, inPots)) / COLD_STEP_C);
+/** Chance to live through the worst of these days, 0–1. */
+export const livesThrough = (kind: PlantCold, felt: ColdFelt, inPots: boolean): number =>
+	livesBy(marginIn(felt, bearsOf(kind, inPots)));
 
-/** Coldest night of a usual winter in the shelters that the handbook's chances are meant for, °C. */
-const MEANT_C: Readonly<Record<string, number>> = PLAN.meantFor.value;
+/** The same for the coldest night of a winter at rest, of which only the average is known. */
+export function livesWinter({ hardiness_c: { v } }: Pick<Kind, 'hardiness_c'>, coldestC: number, inPots: boolean): number {
+	return logistic((coldestC - (inPots ? potted(v) : v)) / COLD_STEP_C);
+}
+
+/** The coldest day of a usual winter in the shelters that the handbook's chances are meant for. */
+const MEANT: ReadonlyMap<string, ColdFelt> = new Map(
+	(['sill', 'lit_shelf', 'garage', 'frame'] as const).map((place) => {
+		const lowC = PLAN.meantFor.value[place];
+		return [place, oneNight(nightOf(lowC, lowC + PLAN.meantSwing.value[place]), PLAN.meantHardened.value[place])];
+	})
+);
 
 /**
  * Chance that the coldest night is borne, 0–1, in each winter that may come; one chance where all that is known is the
@@ -56,13 +68,13 @@ export function bearsEach({ kind, place, coldestC, inside }: WinterAt): Float64A
 	if (OUTDOORS.has(place)) return Float64Array.of(livesWinter(kind, coldestC, IN_POTS_OUTDOORS.has(place)));
 	if (!inside?.length) return Float64Array.of(place === 'ground' ? livesWinter(kind, coldestC, false) : 1);
 	const inPots = place !== 'ground';
-	const meant = MEANT_C[place];
+	const meant = MEANT.get(place);
 	const usual = meant === undefined ? 1 : livesThrough(kind, meant, inPots);
-	return Float64Array.from(inside, (c) => Math.min(1, livesThrough(kind, c, inPots) / usual));
+	return Float64Array.from(inside, (felt) => Math.min(1, livesThrough(kind, felt, inPots) / usual));
 }
 
 /** Of one place's winters by what is borne: hundreds of batches ask the same of it. */
-const borneIn = new WeakMap<ArrayLike<number>, Map<string, number>>();
+const borneIn = new WeakMap<readonly ColdFelt[], Map<string, number>>();
 
 /** The same over all winters. */
 export function bearsCold(at: WinterAt): number {

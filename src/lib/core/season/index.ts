@@ -1,5 +1,6 @@
 export * from './anchors.js';
 export * from './climate.js';
+export * from './cold.js';
 export * from './frost.js';
 export * from './growth.js';
 export * from './solar.js';

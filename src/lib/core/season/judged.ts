@@ -83,5 +83,21 @@ export const SEASON = {
 	southernSwing: judged(0.7, 'times the northern', 'Yearly swing of southern lands: the oceans make them milder.', MEMORY),
 	coastSwing: judged(1.15, 'times the sea’s', 'Yearly swing of a coast.', MEMORY),
 	inlandSwing: judged(1.1, 'times the zone’s', 'Yearly swing of a mid-continent.', MEMORY),
+	nightStep: judged(
+		1.2,
+		'°C',
+		'Half die of one night at what the kind bears; so much more or less changes the odds, and the harm of an hour, e-fold.',
+		OWN
+	),
+	nightHours: judged(
+		6,
+		'hours',
+		'A usual night harms as so many hours at its lowest would; a whole day at it harms four times as much, as 1.7 °C more.',
+		OWN
+	),
+	hardenedBelow: judged(5, '°C', 'Days of such a mean, or a colder one, harden a plant fully.', MEMORY),
+	growingFrom: judged(13, '°C', 'Days of such a mean, or a warmer one, keep it in growth.', MEMORY),
+	hardensIn: judged(14, 'days', 'Two thirds of hardening off are done in so many cool days.', MEMORY),
+	softensIn: judged(7, 'days', 'Two thirds of it are lost again in so many warm ones.', MEMORY),
 	slowDays: judged(40, 'days', 'How long the slow swing of warm and cold spells lasts.', MEMORY)
 };

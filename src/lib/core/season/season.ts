@@ -219,6 +219,7 @@ export function afterGrowth(s: Season, start: DayNumber, days: number): DayNumbe
 	let day = start;
 	let left = days;
 	for (const rest of s.standstills(start, start + days + 40 * 366)) {
+		if (rest.to <= day) continue;
 		if (day + left < rest.from) break;
 		left -= Math.max(0, rest.from - day);
 		if (left <= 0) return rest.from;

@@ -1,4 +1,6 @@
 /** How cold it gets in a shelter: by many winters as they may come, each felt by a body that it may be. */
+import { asNight, hardenedAfter, hardenedAt, harmOfHour, worstOf } from '../season/cold.js';
+import type { ColdFelt } from '../season/cold.js';
 import { quantileOf } from '../season/frostDates.js';
 import { inside } from './thermal.js';
 import type { Body, Weather } from './thermal.js';
@@ -8,6 +10,8 @@ export const MARKS = [-15, -10, -7, -5, -3, -1, 0, 2, 5, 7, 10] as const;
 export interface InsideWinters {
 	/** Lowest of each winter, °C. */
 	coldest: Float64Array;
+	/** What plants feel of each winter, if they stand in there through it. */
+	felt: readonly ColdFelt[];
 	/** Longest spell of hours at or below each mark, by winter: `spells[mark][winter]`. */
 	spells: readonly Float64Array[];
 	/** Hours for which a heater ran, by winter. */
@@ -29,11 +33,24 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 	const warmDays = new Float64Array(n);
 	const running = new Float64Array(MARKS.length);
 	const warmest = MARKS.at(-1)!;
+	const felt: ColdFelt[] = [];
 	for (const [w, weather] of winters.entries()) {
 		running.fill(0);
 		let [low, runs, warm] = [Infinity, false, 0];
+		let [sum, harm, soft] = [0, 0, Number.NaN];
+		const days = weather.anchor.length;
+		const hardened = new Float64Array(days);
+		const nightC = new Float64Array(days);
 		inside(bodyOf(w), weather, null, (day, hour, c, heated) => {
 			heatedH[w]! += heated;
+			sum += c;
+			harm += harmOfHour(c);
+			if (hour === 23) {
+				// Its first day tells how hardened a plant is that comes in.
+				hardened[day] = soft = Number.isNaN(soft) ? hardenedAt(sum / 24) : hardenedAfter(soft, sum / 24);
+				nightC[day] = asNight(harm);
+				[sum, harm] = [0, 0];
+			}
 			if (day >= HEART[0] && day < HEART[1]) {
 				if (hour === 0) warm = 0;
 				if (c > WAKES_C && ++warm === 13) warmDays[w]!++;
@@ -48,8 +65,9 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 			}
 		});
 		coldest[w] = low;
+		felt.push(worstOf(hardened, nightC));
 	}
-	return { coldest, spells, heatedH, warmDays };
+	return { coldest, felt, spells, heatedH, warmDays };
 }
 
 const sorted = (values: ArrayLike<number>): number[] => Array.from(values).sort((a, b) => a - b);

@@ -38,7 +38,6 @@ export async function gardenById(db: Queryable, id: string): Promise<GardenRow |
 	return rows[0] ?? null;
 }
 
-/** Takes the garden's lock: writers of one garden follow each other. False when there is no such garden. */
 /** Takes the garden's lock for a doing; the version of the tables that it met, null where there is no such garden. */
 export async function lockGarden(db: Queryable, id: string): Promise<number | null> {
 	const { rows } = await db.query<{ version: number }>(

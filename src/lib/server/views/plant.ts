@@ -27,11 +27,11 @@ const MOST_NIGHTS = 400;
 async function coldestSeen(garden: Garden, stock: StockView): Promise<{ lowC: number; on: string } | null> {
 	const m = await modelOf(garden);
 	const gone = dayNumber(stock.gone_on!);
-	const lows = m.lows(stock.place_id);
+	const nights = m.nights(stock.place_id);
 	let least: { lowC: number; on: string } | null = null;
 	for (let day = Math.max(dayNumber(stock.told_on), gone - MOST_NIGHTS); day <= Math.min(gone, m.today - 1); day++) {
-		const low = lows(day);
-		if (low !== null && (least === null || low < least.lowC)) least = { lowC: low, on: isoOf(day) };
+		const night = nights(day);
+		if (night !== null && (least === null || night.low < least.lowC)) least = { lowC: night.low, on: isoOf(day) };
 	}
 	return least;
 }
