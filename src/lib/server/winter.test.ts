@@ -281,6 +281,33 @@ describe('late winter and out again', () => {
 	it('warns of a shelter that the nights ahead bring to what stands in it bears, and not of one that they do not', async () => {
 		// Without a forecast nobody knows the nights ahead: nothing is said.
 		expect(await on('2026-09-05', (w, now) => coldInside(w, now))).toEqual([]);
+		const day = '2027-01-12';
+		const told = async (lowC: number) => {
+			const night = (n: number) => ({ low: lowC + n / 5, high: lowC + 6, rain: 0 });
+			const members = Array.from({ length: 10 }, (_, m) => Array.from({ length: 10 }, () => night(m)));
+			await database().query(
+				`INSERT INTO station_state (garden_id, tried_at, ok_at, issued_on, forecast) VALUES ($1, now(), now(), $2, $3)
+				 ON CONFLICT (garden_id) DO UPDATE SET ok_at = now(), issued_on = $2, forecast = $3`,
+				[garden.id, day, JSON.stringify(members)]
+			);
+			return on(day, async (w, now) => ({ tasks: coldInside(w, now), shown: await sheltersShown(w.garden) }));
+		};
+		try {
+			expect((await told(-2)).tasks).toEqual([]);
+			const cold = await told(-40);
+			const garage = (await places()).get('Garage')!;
+			const task = cold.tasks.find((t) => t.placeId === garage.id)!;
+			const fuchsia = (await stockOf('fuchsia'))[0]!;
+			expect(task.targets).toContain(fuchsia.id);
+			expect(task.title).toContain('Garage is getting too cold for ');
+			// In time for the first of those nights, and the screen tells the same odds of the same night.
+			expect(task.from).toBeLessThanOrEqual(dayNumber(day) + 1);
+			const shelter = cold.shown.shelters.find((s) => s.id === garage.id)!;
+			expect(shelter.ahead!.tenderest!.chance).toBe(task.chance);
+			expect(shelter.ahead!.tenderest!.chance).toBeGreaterThanOrEqual(0.2);
+		} finally {
+			await database().query('DELETE FROM station_state WHERE garden_id = $1', [garden.id]);
+		}
 	});
 });
 

@@ -19,6 +19,8 @@ export interface FrostSeen extends Pick<ColdNight, 'lowC' | 'on' | 'inPots'> {
 	said: string;
 	/** Chance that the plants lived through it: one night hits all of them alike. */
 	alive: number;
+	/** At rest they would have borne it. */
+	soft: boolean;
 }
 
 /** Where a night is no danger nobody is asked to look. */
@@ -28,9 +30,11 @@ const SAFE = 0.9;
 export function frostSeen(kind: PlantCold, nights: Iterable<ColdNight>, say: (lowC: number) => string): FrostSeen | null {
 	let worst: FrostSeen | null = null;
 	for (const night of nights) {
-		const alive = livesThrough(kind, oneNight(nightOf(night.lowC, night.highC), night.hardened), night.inPots);
+		const { lowC, on, inPots } = night;
+		const lives = (hardened: number) => livesThrough(kind, oneNight(nightOf(lowC, night.highC), hardened), inPots);
+		const alive = lives(night.hardened);
 		if (alive < SAFE && (worst === null || alive < worst.alive))
-			worst = { lowC: night.lowC, on: night.on, inPots: night.inPots, alive, said: say(night.lowC) };
+			worst = { lowC, on, inPots, alive, said: say(lowC), soft: lives(1) >= SAFE };
 	}
 	return worst;
 }
@@ -44,6 +48,12 @@ export function sayFate(alive: number, count: number): string {
 	if (alive < 0.8) return `${them} may be dead`;
 	return `${them} probably came through`;
 }
+
+/** How cold it was, and what that did. */
+export const sayFell = ({ said, soft, alive }: FrostSeen, count: number): string =>
+	`${said} where ${count === 1 ? 'it stands' : 'they stand'}${
+		soft ? `, before ${count === 1 ? 'it was' : 'they were'} hardened` : ''
+	}: ${sayFate(alive, count)}`;
 
 /** A word for a list. */
 export const fateWord = (alive: number): string =>

@@ -7,7 +7,7 @@ import { sayFrost, sayOffSeason, sayStruckOff, sayUsually, troubleOf } from './t
 import type { TroubleOf } from './troubleWords.js';
 
 const off = { days: 40, opens: dayNumber('2027-05-19'), times: 0.05 };
-const frost = { lowC: -21, on: dayNumber('2026-11-21'), inPots: true, said: '−21 °C', alive: 0.001 };
+const frost = { lowC: -21, on: dayNumber('2026-11-21'), soft: false, inPots: true, said: '−21 °C', alive: 0.001 };
 const batch = (over: Partial<TroubleOf> = {}): TroubleOf => ({
 	status: 'growing',
 	plannedOn: null,
@@ -39,6 +39,9 @@ describe('what is said', () => {
 			'On 21 Nov it fell to −21 °C where they stand: they are almost certainly dead. Look, and count what lives.'
 		);
 		expect(sayFrost({ ...frost, alive: 0.3 }, 1)).toContain('where it stands: it is probably dead.');
+		expect(sayFrost({ ...frost, alive: 0.3, soft: true }, 1)).toContain(
+			'where it stands, before it was hardened: it is probably dead.'
+		);
 		expect(sayFate(0.6, 2)).toBe('they may be dead');
 		expect(sayFate(0.85, 1)).toBe('it probably came through');
 		expect([0.01, 0.2, 0.6, 0.85].map(fateWord)).toEqual([

@@ -1,7 +1,7 @@
 /** What is wrong with a batch as it stands, in a word and a sentence: frost that was, a day off its window. */
 import { isoOf, sayDate } from '../dates.js';
 import type { DayNumber } from '../dates.js';
-import { fateWord, sayFate } from './frostSeen.js';
+import { fateWord, sayFell } from './frostSeen.js';
 import type { FrostSeen } from './frostSeen.js';
 import type { OffSeason } from './offSeason.js';
 
@@ -29,10 +29,8 @@ export const sayOffSeason = (off: OffSeason, count: number, chance: number): str
 /** Of pieces that were. */
 export const sayStruckOff = (count: number, chance: number): string => `Struck out of season. ${sayUsually(count, chance)}`;
 
-export function sayFrost({ said, on, alive }: FrostSeen, count: number): string {
-	const they = count === 1 ? 'it stands' : 'they stand';
-	return `On ${sayDate(isoOf(on), false)} it fell to ${said} where ${they}: ${sayFate(alive, count)}. Look, and count what lives.`;
-}
+export const sayFrost = (frost: FrostSeen, count: number): string =>
+	`On ${sayDate(isoOf(frost.on), false)} it fell to ${sayFell(frost, count)}. Look, and count what lives.`;
 
 export interface TroubleOf {
 	status: 'planned' | 'growing' | 'dropped' | 'done';

@@ -9,7 +9,7 @@ import { walk } from '../plan/walk.js';
 import { afterGrowth } from '../season/season.js';
 import type { Season } from '../season/season.js';
 import type { FrostSeen } from '../plan/frostSeen.js';
-import { sayFate } from '../plan/frostSeen.js';
+import { sayFell } from '../plan/frostSeen.js';
 import type { OffSeason } from '../plan/offSeason.js';
 import { ROUND } from './judged.js';
 
@@ -95,7 +95,7 @@ function frostTask({ batch }: TasksOf, frost: FrostSeen): Draft {
 		by: frost.on + 4,
 		count,
 		minutes: lookMinutes(count),
-		why: `It fell to ${frost.said} where ${count === 1 ? 'it stands' : 'they stand'}: ${sayFate(frost.alive, count)}. Firm leaves, or green under the bark where you scratch it, are alive.`
+		why: `It fell to ${sayFell(frost, count)}. Firm leaves, or green under the bark where you scratch it, are alive.`
 	};
 }
 

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
 import { madeRecord } from '../season/made.js';
+import { quantileOf } from '../season/frostDates.js';
 import { emptyRecord } from '../season/record.js';
 import { climateOfRecord } from '../season/scenarios.js';
 import { SHELTER_KINDS, SHELTER_NAMES } from './bodies.js';
@@ -32,6 +33,35 @@ describe('a garden’s shelters', () => {
 			const coldest = median(winters.map((w) => Math.min(...w.low)));
 			// What the garden is told to have on average: within what thirty winters leave to chance.
 			expect(Math.abs(coldest - climate.coldestC), `${name}: ${coldest}`).toBeLessThan(2.5);
+		}
+	});
+
+	it('of a short record are told from more winters than it has: its few have not seen the one that comes in twenty', () => {
+		for (const { name, climate, site, winters } of gardens.filter((g) => g.name !== 'tropics')) {
+			const record = madeRecord(climate, TODAY);
+			const coldest = (w: readonly Days[]) =>
+				quantileOf(
+					w.map((d) => Math.min(...d.low)).sort((a, b) => a - b),
+					0.05
+				);
+			const truth = coldest(winters);
+			const off = { own: 0, told: 0 };
+			for (let from = 0; from < 24; from += 4) {
+				const [a, b] = [from * 365, (from + 4) * 365];
+				const short = {
+					...record,
+					first: record.first + a,
+					low: record.low.slice(a, b),
+					high: record.high.slice(a, b),
+					rain: record.rain.slice(a, b)
+				};
+				const told = wintersOf(short, site);
+				expect(told.length, name).toBe(25);
+				expect(wintersOf(short, site)).toEqual(told);
+				off.own += Math.abs(Math.min(...told.slice(0, 3).flatMap((d) => [...d.low])) - truth);
+				off.told += Math.abs(coldest(told) - truth);
+			}
+			expect(off.told, `${name}: ${off.told} against ${off.own}`).toBeLessThan(off.own);
 		}
 	});
 

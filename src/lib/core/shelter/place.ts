@@ -1,6 +1,8 @@
 /** A garden's own shelter: what is believed of it, and the winters it goes through. */
+import { randomLcg } from 'd3-random';
 import { dayInYear, dayOfYear, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
+import { fitGenerator, generate } from '../season/generator.js';
 import { highOn, lastDay, lowOn } from '../season/record.js';
 import type { DailyRecord } from '../season/record.js';
 import { SHELTER_KINDS } from './bodies.js';
@@ -99,10 +101,24 @@ const MOST_UNKNOWN = 0.15;
 const MOST_WINTERS = 60;
 
 /**
- * The winters of a record, one at least, from late summer to late spring, the last ones first. They are the record's own: one that is
- * made was made so that its frosts and its coldest nights are this garden's.
+ * The winters of a record, from late summer to late spring, the last ones first. They are the record's own: one that is
+ * made was made so that its frosts and its coldest nights are this garden's. A measured one that is short has not seen
+ * the winter that comes once in twenty years: the weather generator that it teaches adds what is missing.
  */
 export function wintersOf(record: DailyRecord, site: Site): Days[] {
+	const own = ownWinters(record, site);
+	if (own.length >= LEAST_WINTERS || own.length < LEAST_TAUGHT) return own;
+	const more = (LEAST_WINTERS - own.length + 2) * 366;
+	const made = generate(fitGenerator(record), randomLcg(MADE_BY), record.first, more);
+	return [...own, ...ownWinters(made, site).slice(0, LEAST_WINTERS - own.length)];
+}
+const LEAST_WINTERS = 25;
+/** Winters that teach a generator something. */
+const LEAST_TAUGHT = 2;
+/** Any: the same record has the same winters. */
+const MADE_BY = 0.618;
+
+function ownWinters(record: DailyRecord, site: Site): Days[] {
 	const winters: Days[] = [];
 	const { low: usualLow, high: usualHigh } = site.normals;
 	for (let year = yearOf(lastDay(record)); year >= yearOf(record.first) && winters.length < MOST_WINTERS; year--) {

@@ -54,8 +54,10 @@
 <Trail to="{base}/shelter" name="Shelter" />
 <h1 class="mt-1">{p.name}: {sayOdds(p.stays)} alive in spring, as {p.count > 1 ? 'they stand' : 'it stands'}</h1>
 <p class="mt-1 max-w-prose text-lg text-faded">
-	{#if p.count > 1}That is for one of them at least.{/if} In growth {p.count > 1 ? 'they bear' : 'it bears'} nights of
-	{sayTemperature(p.limitC, units)}, hardened about {sayTemperature(p.bearsC, units)}.
+	{#if p.count > 1}That is for one of them at least.{/if} In growth {p.count > 1 ? 'they want' : 'it wants'} no night below {sayTemperature(
+		p.limitC,
+		units
+	)}; hardened {p.count > 1 ? 'they bear' : 'it bears'} about {sayTemperature(p.bearsC, units)}.
 	{#if p.inBy}In by {sayDate(p.inBy)}.{/if}
 	{#if p.dividesInto > 1}Come late winter it can be divided into about {p.dividesInto}.{/if}
 </p>
