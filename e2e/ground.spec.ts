@@ -1,7 +1,7 @@
 /** What the ground answers to whoever asks over the wire. */
 import { expect, test } from './app.js';
 
-test('hedges and the order of moves are answered, and a bad question with a sentence', async ({ app, request }) => {
+test('hedges, beds and the order of moves are answered, and a bad question with a sentence', async ({ app, request }) => {
 	const ask = async (path: string, data: unknown) => {
 		const r = await request.post(`${app.url}/api/ground/${path}`, {
 			headers: { 'content-type': 'application/json' },
@@ -17,6 +17,28 @@ test('hedges and the order of moves are answered, and a bad question with a sent
 		[{ length: 1, spacing: 1, rows: 3 }, 'rows']
 	] as const) {
 		const r = await ask('hedge', body);
+		expect([r.status, r.body.error.path]).toEqual([400, path]);
+	}
+	const bed = [
+		[0, 0],
+		[3, 0],
+		[3, 1.2],
+		[0, 1.2]
+	];
+	const filled = await ask('fill', { outline: bed, holes: [], spacing: 0.35, margin: 0, pattern: 'square', turn: false });
+	expect(filled.body.count).toBe(36);
+	expect(filled.body.points).toHaveLength(36);
+	for (const [more, path] of [
+		[{ outline: [bed[0], bed[2], bed[1], bed[3]] }, 'outline'],
+		[{ outline: [[0, 0]] }, 'outline'],
+		[{ outline: [[0, 'x']] }, 'outline.0.1'],
+		[{ holes: [bed.map(([x, y]) => [x! + 9, y!])] }, 'holes.0'],
+		[{ spacing: 0 }, 'spacing'],
+		[{ margin: -1 }, 'margin'],
+		[{ pattern: 'round' }, 'pattern'],
+		[{ turn: 'yes' }, 'turn']
+	] as const) {
+		const r = await ask('fill', { outline: bed, spacing: 0.35, pattern: 'square', ...more });
 		expect([r.status, r.body.error.path]).toEqual([400, path]);
 	}
 	const swap = {

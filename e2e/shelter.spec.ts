@@ -153,6 +153,40 @@ test('what is carried is ticked off at the door, what is tried is not logged, an
 	await expect(ways).not.toContainText('Cold frame');
 });
 
+test('a pot is dragged from one shelf to another, and the count follows', async ({ app, page }) => {
+	// Tall enough for all shelves to be seen.
+	await page.setViewportSize({ width: 1280, height: 2600 });
+	await page.goto(`${app.demo}/shelter`);
+	const counted = page.getByText(/\d+ of \d+ (as all stands today|with one tried elsewhere)\./);
+	const shelf = (name: string) => page.getByRole('list', { name: `${name}, in section` });
+	const drag = async (what: string, from: string, to: string) => {
+		const pot = shelf(from).getByTitle(what);
+		const there = await shelf(to).locator('li').count();
+		const [a, b] = [(await pot.boundingBox())!, (await shelf(to).boundingBox())!];
+		const [x, y] = [a.x + a.width / 2, a.y + a.height / 2];
+		await page.mouse.move(x, y);
+		await page.mouse.down();
+		for (let i = 1; i <= 12; i++)
+			await page.mouse.move(x + ((b.x + b.width / 2 - x) * i) / 12, y + ((b.y + b.height / 2 - y) * i) / 12);
+		// Its shadow stands where it would be put down.
+		await expect(shelf(to).locator('li')).toHaveCount(there + 1);
+		await page.mouse.up();
+	};
+	await expect(counted).toContainText('as all stands today');
+	await drag('Bush fuchsia', 'Cellar shelf', 'Garage');
+	await expect(counted).toContainText('with one tried elsewhere');
+	await expect(shelf('Garage').getByTitle('Bush fuchsia')).toBeVisible();
+	// Where nobody keeps its kind it is not put, and that is said.
+	await drag('Marguerite', 'Garage', 'Cold frame');
+	await expect(page.getByText(/^Marguerite.* is not kept in a place like Cold frame\.$/)).toBeVisible();
+	await expect(shelf('Garage').getByTitle('Marguerite')).toBeVisible();
+	await expect(shelf('Cold frame').getByTitle('Marguerite')).toHaveCount(0);
+	// Nothing of it is logged.
+	await page.reload();
+	await expect(counted).toContainText('as all stands today');
+	await expect(shelf('Cellar shelf').getByTitle('Bush fuchsia')).toBeVisible();
+});
+
 test('what would help is told with what it gains, and counts once it is there', async ({ app, page }) => {
 	await page.goto(`${app.demo}/shelter`);
 	const frame = page.getByRole('region', { name: 'Cold frame' });

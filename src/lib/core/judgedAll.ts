@@ -2,6 +2,7 @@
 import { EVIDENCE } from './evidence/judged.js';
 import type { Figure, Judged } from './judgement.js';
 import { MATERIAL } from './material/judged.js';
+import { GROUND } from './ground/judged.js';
 import { MIX } from './mix/judged.js';
 import { ODDS } from './odds/judged.js';
 import { PLAN } from './plan/judged.js';
@@ -17,5 +18,6 @@ export const JUDGED: readonly { subject: string; figures: readonly Judged<Figure
 	{ subject: 'Stock and cuts', figures: Object.values(MATERIAL) },
 	{ subject: 'Mixes and vessels', figures: Object.values(MIX) },
 	{ subject: 'Shelters', figures: Object.values(SHELTER) },
+	{ subject: 'The ground', figures: Object.values(GROUND) },
 	{ subject: 'The round', figures: Object.values(ROUND) }
 ];

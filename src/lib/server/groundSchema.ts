@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FARTHEST_M, MOST_CORNERS, MOST_HOLES } from '$lib/core/ground/index.js';
 
 const number = (name: string, least: number, most: number) =>
 	z
@@ -28,4 +29,22 @@ export const orderRequest = z.strictObject({
 	start: standing('start'),
 	target: standing('target'),
 	parking: z.enum(['holding', 'anywhere'], { error: 'parking must be "holding" or "anywhere".' })
+});
+
+const corner = z.tuple([number('x', -FARTHEST_M, FARTHEST_M), number('y', -FARTHEST_M, FARTHEST_M)], {
+	error: 'A corner is [x, y] in metres.'
+});
+const ring = z.array(corner, { error: 'An outline is a list of corners.' }).max(MOST_CORNERS, `At most ${MOST_CORNERS} corners.`);
+export type FillRequest = z.infer<typeof fillRequest>;
+/** Metres. */
+export const fillRequest = z.strictObject({
+	outline: ring,
+	holes: z
+		.array(ring, { error: 'holes must be a list of outlines.' })
+		.max(MOST_HOLES, `At most ${MOST_HOLES} holes.`)
+		.default([]),
+	spacing: number('spacing', 0.01, 1_000),
+	margin: number('margin', 0, 1_000).default(0),
+	pattern: z.enum(['square', 'triangular'], { error: 'pattern must be "square" or "triangular".' }),
+	turn: z.boolean({ error: 'turn must be true or false.' }).default(false)
 });

@@ -2,10 +2,12 @@
 import { archiveOf, takeArchive } from '../archive.js';
 import { parseBody } from '../api.js';
 import { gardenHeadOr404 } from '../forms.js';
+import type { FillRequest } from '../groundSchema.js';
 import type { GrowRequest } from '../growSchema.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
+import { fillOutline } from '$lib/core/ground/index.js';
 import { grow } from '$lib/core/plan/grow.js';
 import { expected, outcome } from '$lib/core/odds/chain.js';
 import { quantilesOf, strike } from '$lib/core/odds/strike.js';
@@ -32,6 +34,7 @@ export const JOBS = {
 	},
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
+	fill: async (q: FillRequest) => fillOutline(q),
 	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),
 	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),
 	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenHeadOr404(slug), made),

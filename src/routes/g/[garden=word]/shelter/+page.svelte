@@ -45,9 +45,17 @@
 	/** What is tried in thought; it starts afresh when something was logged. */
 	let tried = $derived<Tried>(v.all < 0 ? {} : {});
 	const all = $derived(standings(v, tried));
+	let refusedThere = $state('');
 	const trying = $derived(Object.keys(tried).length);
 	function put(id: string, to: Put) {
 		const { from, lodger } = all.find((s) => s.lodger.id === id)!;
+		if (!lodger.choices.some((c) => c.placeId === to.placeId)) {
+			// The shelf has it already: drawn anew it is back where it stood.
+			tried = { ...tried };
+			refusedThere = `${lodger.name} is not kept in a place like ${places.get(to.placeId ?? '') ?? 'that'}.`;
+			return;
+		}
+		refusedThere = '';
 		const home = from ?? lodger.choices[0]?.placeId ?? null;
 		const next: Record<string, Put> = { ...tried, [id]: to };
 		if (to.placeId === home && to.keeps === lodger.count) delete next[id];
@@ -141,6 +149,7 @@
 			<p aria-live="polite" class="text-lg">
 				<strong>{likelyOf(all)} of {v.all}</strong>
 				{trying ? `with ${trying === 1 ? 'one' : trying} tried elsewhere` : 'as all stands today'}.
+				{#if refusedThere}<span class="text-madder">{refusedThere}</span>{/if}
 			</p>
 			{#if trying}<Act onclick={() => (tried = {})}>Put all back</Act>{/if}
 			{#if going.length}<Act onclick={() => (tried = { ...planned(v) })}>Try the plan</Act>{/if}

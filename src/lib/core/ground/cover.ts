@@ -1,0 +1,41 @@
+/** How wide plants are year after year, and when they touch. */
+import type { Kind } from '../handbook/schema.js';
+import { shootOf } from '../plan/tall.js';
+import { GROUND } from './judged.js';
+import type { Pattern } from './spacing.js';
+
+type Spreading = Pick<Kind, 'habit' | 'size'>;
+
+/** Share of what is still to spread that is done in a year, as a rate: of woody plants that of their height. */
+function rate(kind: Spreading): number {
+	const shoot = shootOf(kind);
+	if (shoot !== null) return shoot / kind.size.height_cm;
+	return 1 / (/climb|creep/.test(kind.habit) ? GROUND.climberYears.value : GROUND.clumpYears.value);
+}
+
+/** Across, cm, so many summers after it was set out (monomolecular growth, as its height). */
+export function spreadAfter(kind: Spreading, summers: number): number {
+	const full = kind.size.spread_cm;
+	const young = Math.min(full, GROUND.youngSpread.value);
+	return full - (full - young) * Math.exp(-rate(kind) * summers);
+}
+
+/** Summers until it is so wide, cm; null where it never is. */
+function summersUntil(kind: Spreading, wideCm: number): number | null {
+	const full = kind.size.spread_cm;
+	const young = Math.min(full, GROUND.youngSpread.value);
+	if (wideCm <= young) return 0;
+	if (wideCm >= full * ALL_BUT) return null;
+	return Math.log((full - young) / (full - wideCm)) / rate(kind);
+}
+/** What comes nearer to its full width only in the end is never said to reach it. */
+const ALL_BUT = 0.98;
+
+/** Summers until neighbours touch. */
+export const touchAfter = (kind: Spreading, spacingCm: number): number | null => summersUntil(kind, spacingCm);
+
+/** Farthest point from any plant of a lattice, by its spacing: the middle of a square, or of a triangle. */
+const OPEN: Record<Pattern, number> = { square: Math.SQRT1_2, triangular: 1 / Math.sqrt(3) };
+/** Summers until no earth is seen between them. */
+export const closeAfter = (kind: Spreading, spacingCm: number, pattern: Pattern): number | null =>
+	summersUntil(kind, 2 * OPEN[pattern] * spacingCm);
