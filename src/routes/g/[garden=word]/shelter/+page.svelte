@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	/**
 	 * Who: the grower before the first cold night, at the door of the garage or at the table. Question: what lives where
 	 * this winter, and will it come through? Computes: each shelter's own cold (its lag behind the air outside, learnt from
@@ -50,8 +51,8 @@
 	function put(id: string, to: Put) {
 		const { from, lodger } = all.find((s) => s.lodger.id === id)!;
 		if (!lodger.choices.some((c) => c.placeId === to.placeId)) {
-			// The shelf has it already: drawn anew it is back where it stood.
-			tried = { ...tried };
+			// Both shelves have let go of it by then: drawn anew it is back where it stood.
+			void tick().then(() => (tried = { ...tried }));
 			refusedThere = `${lodger.name} is not kept in a place like ${places.get(to.placeId ?? '') ?? 'that'}.`;
 			return;
 		}
