@@ -1,6 +1,6 @@
 /** Tells the sample garden's story into the ledger, entry by entry, as a person would have. */
 import { v5 as uuidv5 } from 'uuid';
-import { BATCHES, GARDEN, PLACES, STOCK, WANTS } from './story.js';
+import { BATCHES, GARDEN, PLACES, SHAPES, STOCK, WANTS } from './story.js';
 import type { BatchStory, Step } from './story.js';
 import { today as todayIn } from '../src/lib/server/clock.js';
 import { gardenById } from '../src/lib/server/context.js';
@@ -89,6 +89,13 @@ export async function loadDemo(): Promise<void> {
 				subjectId: id(`place ${name}`),
 				on: begin,
 				data
+			})),
+			...Object.entries(SHAPES).map(([name, data]): Act => ({
+				id: id(`shape ${name}`),
+				kind: 'place.shaped',
+				subjectId: id(`place ${name}`),
+				on: begin,
+				data: { ...data }
 			})),
 			...Object.entries(STOCK).map(([name, s]): Act => ({
 				id: id(`stock ${name}`),

@@ -4,6 +4,8 @@
  * the day it is loaded on.
  */
 
+import type { ShapeSaid } from '../src/lib/core/ground/shape.js';
+
 export const GARDEN = {
 	name: 'Three Alders',
 	place: 'a valley in the foothills',
@@ -112,6 +114,45 @@ export const PLACES = {
 	}
 } as const;
 export type PlaceName = keyof typeof PLACES;
+
+/** Ground as the household measured it, m; the windbreak is not yet. */
+export const SHAPES: Partial<Record<PlaceName, ShapeSaid>> = {
+	path: { how: { by: 'sides', length_m: 9, width_m: 0.7 } },
+	cutting: { how: { by: 'sides', length_m: 4, width_m: 1.2 } },
+	row: { how: { by: 'sides', length_m: 6, width_m: 2 } },
+	border: {
+		how: {
+			by: 'tape',
+			apart_m: 8,
+			tapes: [
+				[1.2, 7.1],
+				[7.1, 1.2],
+				[8.3, 2.6],
+				[6.4, 3.6],
+				[4.7, 5.2],
+				[2.9, 7.4]
+			]
+		}
+	},
+	bank: {
+		how: {
+			by: 'corners',
+			corners: [
+				[0, 0],
+				[5.5, 0.4],
+				[7.2, 1.8],
+				[6.8, 3.6],
+				[3.9, 3.1],
+				[1.1, 3.8],
+				[-0.4, 2]
+			]
+		},
+		holes: [
+			{ across_m: 0.9, x_m: 1.6, y_m: 1.5 },
+			{ across_m: 0.6, x_m: 4.8, y_m: 2.1 }
+		]
+	}
+};
 
 interface StockStory {
 	kind: string;

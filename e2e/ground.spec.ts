@@ -90,3 +90,71 @@ test('how one plant becomes many is answered with the fewest cuttings', async ({
 		expect([r.status, r.body.error.path]).toEqual([400, path]);
 	}
 });
+
+test('a bed is measured by tape, filled, printed, wanted; what cannot be is said, and it is undone', async ({ app, page }) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto(`${app.demo}/ground`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('56.8 m² of measured ground');
+	await page.getByRole('link', { name: /^Windbreak/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Windbreak, west side is not measured yet');
+	await page.getByLabel('How was it measured?').selectOption('tape');
+	await page.getByLabel('Between the two points').fill('4');
+	const tapes = page.getByLabel(/^Each corner in order/);
+	await tapes.fill('0 4\n4 0\n1 1');
+	// Told as it is typed, and by the app when it is sent all the same; nothing typed is lost.
+	const short = 'Corner 3: 1 m and 1 m do not reach each other over the 4 m between the points: 2 m are missing.';
+	await expect(page.getByText(short)).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this' }).click();
+	await expect(page.getByRole('alert').filter({ hasText: short })).toBeVisible();
+	await tapes.fill('0 4\n4 0\n5 3\n3,0 5');
+	await expect(page.getByText('12 m²', { exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this' }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'Measured.' })).toBeVisible();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('fit in Windbreak');
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Windbreak, west side is not measured yet');
+	await page.getByLabel('How was it measured?').selectOption('sides');
+	await page.getByLabel('Length', { exact: true }).fill('4');
+	await page.getByLabel('Width', { exact: true }).fill('3');
+	await page.getByRole('button', { name: 'Keep this' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('fit in Windbreak');
+
+	// Asked of a kind: three spacings side by side, the drawing says how many, closer is more.
+	const kind = page.getByRole('combobox', { name: 'Kind' });
+	await kind.fill('catmi');
+	await page.getByRole('option', { name: /Catmint/ }).click();
+	await page.getByLabel('Spacing').fill('50');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByRole('img', { name: /of Catmint/ })).toBeVisible();
+	const count = Number(/^(\d+)/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
+	// 12 m² at 50 cm, staggered: 55 by area, and some on the edge.
+	expect(count).toBeGreaterThan(55);
+	expect(count).toBeLessThan(75);
+	await expect(page.getByRole('img', { name: new RegExp(`with ${count} of Catmint`) })).toBeVisible();
+	const counts = async () =>
+		(await page.getByRole('table').locator('tbody tr td:nth-child(2)').allTextContents()).map((t) => Number(t));
+	const [closer, asked, wider] = await counts();
+	expect([closer! > asked!, asked! > wider!, asked]).toEqual([true, true, count]);
+	// 4 × 3 m at 50 cm, square: 9 × 7.
+	await page.getByLabel('Pattern').selectOption('square');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('63 fit in Windbreak, west side');
+	const sheet = await page.request.get(
+		new URL((await page.getByRole('link', { name: 'Print it to scale' }).getAttribute('href'))!, page.url()).href
+	);
+	expect([sheet.status(), (await sheet.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-']);
+	await page.getByLabel('Spacing').fill('1');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByRole('alert').filter({ hasText: 'Plants in a bed stand 3 cm to 10 m apart.' })).toBeVisible();
+	await page.getByLabel('Spacing').fill('50');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await page.getByRole('link', { name: 'Say that you want 63 of them here' }).click();
+	await expect(page.getByLabel('How many', { exact: true })).toHaveValue('63');
+	await expect(page.getByLabel('Where')).toHaveValue(/[0-9a-f-]{36}/);
+
+	// What was measured is in the ledger, and comes out again.
+	await page.goto(`${app.demo}/ledger`);
+	await expect(page.getByText('Windbreak, west side measured, 12 m²').first()).toBeVisible();
+	const unknown = await page.request.get(`${app.demo}/ground/00000000-0000-7000-8000-000000000000`);
+	expect(unknown.status()).toBe(404);
+});

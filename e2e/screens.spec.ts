@@ -23,13 +23,13 @@ for (const width of [1280, 390])
 		page.on('console', (m) => m.type() === 'error' && wrong.push(`${page.url()}: ${m.text()}`));
 		const paths = [...PATHS];
 		await page.goto(`${app.demo}/wants`);
-		for (const list of ['wants', 'stock', 'bench', 'shelter']) {
+		for (const list of ['wants', 'stock', 'bench', 'shelter', 'ground']) {
 			await page.goto(`${app.demo}/${list}`);
 			const links = await page
 				.locator(`main a[href*="/${list}/"]:not([href$="/new"]):not([href$="/import"])`)
 				.evaluateAll((all) => all.map((a) => (a as HTMLAnchorElement).pathname));
 			expect(links.length, list).toBeGreaterThan(3);
-			paths.push(...links.slice(0, list === 'shelter' ? 1 : 3).map((l) => l.split('/').slice(3).join('/')));
+			paths.push(...links.slice(0, list === 'shelter' || list === 'ground' ? 1 : 3).map((l) => l.split('/').slice(3).join('/')));
 			if (list === 'stock') paths.push(...links.slice(0, 2).map((l) => `${l.split('/').slice(3).join('/')}/cuts`));
 		}
 		for (const path of paths) {

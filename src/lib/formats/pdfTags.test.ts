@@ -1,6 +1,7 @@
 /** Printed pages as a reader of tagged PDF finds them (ISO 32000-1, 14.8), by a library that is not the writer's. */
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
+import { bedSheetPdf, gridFor, scaleFor } from './bedSheet.js';
 import { guidePdf } from './guidePdf.js';
 import { labelsPdf } from './labels.js';
 import { tickSheetPdf } from './tickSheet.js';
@@ -41,6 +42,19 @@ async function readAloud(pdf: Buffer) {
 	return { said, lost, marked: await doc.getMarkInfo(), language: info.Language, title: info.Title };
 }
 
+/** Lengths of the straight strokes of a page, mm, as the file has them. */
+async function lengthsOf(pdf: Buffer): Promise<number[]> {
+	const doc = await getDocument({ data: new Uint8Array(pdf), verbosity: 0, isEvalSupported: false }).promise;
+	const { fnArray, argsArray } = await (await doc.getPage(1)).getOperatorList();
+	return fnArray.flatMap((fn, i) => {
+		if (fn !== OPS.constructPath) return [];
+		// Of a path: what is done, and its points one after another.
+		const [, points] = argsArray[i] as [number[], number[]];
+		const at = Array.from({ length: Math.floor(points.length / 2) }, (_, k) => [points[2 * k]!, points[2 * k + 1]!] as const);
+		return at.slice(1).map(([x, y], k) => (Math.hypot(x - at[k]![0], y - at[k]![1]) * 25.4) / 72);
+	});
+}
+
 describe('printed pages are tagged', () => {
 	it('a neighbour’s sheet: headings, then each thing, over several pages, and nothing left out', async () => {
 		const rows = Array.from({ length: 60 }, (_, i) => ({
@@ -58,6 +72,29 @@ describe('printed pages are tagged', () => {
 		]);
 		expect(said.filter((s) => s.startsWith('H2'))).toHaveLength(6);
 		expect(said.filter((s) => s.startsWith('P: Water'))).toHaveLength(60);
+	});
+
+	it('a bed to scale: what fills it, the scale, the drawing in words, and a bar that is as long as it says', async () => {
+		const outline = [[0, 0], [3, 0], [3, 1.2], [0, 1.2]] as const; // prettier-ignore
+		const under = '36 × Catmint, 35 cm apart, on 3.6 m²';
+		const pdf = await bedSheetPdf({
+			...{ title: 'Path edge', under, paper: 'A4', outline, holes: [] },
+			...{ points: [[1, 0.6]], acrossM: 0.35, fonts: null }
+		});
+		const { said, lost, title } = await readAloud(pdf);
+		expect([lost, title]).toEqual([[], 'Path edge, to scale']);
+		expect(said[0]).toBe('H1: Path edge');
+		// 3 m on 27 cm of paper: 1 : 20 is 15 cm, 1 : 10 would be 30.
+		expect(said.join(' | ')).toContain('Scale 1 : 20. Lines of the grid are 0.2 m apart');
+		expect(said).toContain('Figure: Path edge from above, with 1 plant.');
+		expect(scaleFor(3, 1.2, 770, 400)).toBe(20);
+		expect(scaleFor(0.4, 0.4, 770, 400)).toBe(5);
+		expect(scaleFor(9_000, 1, 770, 400)).toBe(1000);
+		expect([5, 20, 100, 1000].map(gridFor)).toEqual([0.1, 0.2, 1, 10]);
+		// As the page draws it: a stretch of 100 mm, and the bed's side of 150 mm.
+		const ops = await lengthsOf(pdf);
+		expect(ops.some((mm) => Math.abs(mm - 100) < 0.01)).toBe(true);
+		expect(ops.some((mm) => Math.abs(mm - 150) < 0.01)).toBe(true);
 	});
 
 	it('a cut guide: its title, its drawing in words, its steps', async () => {

@@ -99,6 +99,7 @@ function place(id: string, entries: readonly AnyEntry[]): Place | null {
 		heater_w: guarded?.data.heater?.watts ?? null,
 		heater_c: guarded?.data.heater?.setC ?? null,
 		guarded_on: guarded && (guarded.data.cover ?? guarded.data.heater) ? guarded.on : null,
+		shape: latest(entries, 'place.shaped')?.data ?? null,
 		closed: latest(entries, 'place.closed') !== undefined
 	};
 }

@@ -1,5 +1,6 @@
 /** What stands of a place, a stock plant and a want, as their entries left it. Named as the tables name it. */
 import type { Protection } from '../material/protection.js';
+import type { ShapeData } from '../ground/shape.js';
 import type { Cause } from './causes.js';
 import type { Cover } from '../shelter/guards.js';
 import type { LodgingData } from './kinds/lodging.js';
@@ -13,6 +14,8 @@ export interface Place extends PlaceData {
 	heater_w: number | null;
 	heater_c: number | null;
 	guarded_on: string | null;
+	/** As its ground was measured; null until then. */
+	shape: ShapeData | null;
 	closed: boolean;
 }
 

@@ -70,7 +70,7 @@ export interface PlaceRow extends Place {
 export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[]> {
 	const { rows } = await db.query<PlaceRow>(
 		`SELECT id, name, kind, body, light, faces, glass, lamp_umol, lamp_hours, level_of, low_c, high_c, room_cm2, walk,
-			guard_cover, heater_w, heater_c, guarded_on, closed, version FROM place
+			guard_cover, heater_w, heater_c, guarded_on, shape, closed, version FROM place
 		 WHERE garden_id = $1 ORDER BY walk, name, id`,
 		[gardenId]
 	);
@@ -80,16 +80,16 @@ export async function places(db: Queryable, gardenId: string): Promise<PlaceRow[
 export async function putPlace(db: Queryable, gardenId: string, p: Place): Promise<void> {
 	await db.query(
 		`INSERT INTO place (garden_id, id, name, kind, body, light, low_c, high_c, room_cm2, walk, closed, guard_cover, heater_w, heater_c, guarded_on,
-			faces, glass, lamp_umol, lamp_hours, level_of)
-		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20)
+			faces, glass, lamp_umol, lamp_hours, level_of, shape)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET name = EXCLUDED.name, kind = EXCLUDED.kind, body = EXCLUDED.body, light = EXCLUDED.light,
 			low_c = EXCLUDED.low_c, high_c = EXCLUDED.high_c, room_cm2 = EXCLUDED.room_cm2, walk = EXCLUDED.walk, closed = EXCLUDED.closed,
 			guard_cover = EXCLUDED.guard_cover, heater_w = EXCLUDED.heater_w, heater_c = EXCLUDED.heater_c, guarded_on = EXCLUDED.guarded_on,
 			faces = EXCLUDED.faces, glass = EXCLUDED.glass, lamp_umol = EXCLUDED.lamp_umol, lamp_hours = EXCLUDED.lamp_hours,
-			level_of = EXCLUDED.level_of`,
+			level_of = EXCLUDED.level_of, shape = EXCLUDED.shape`,
 		[
 			...[gardenId, p.id, p.name, p.kind, p.body, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed],
-			...[p.guard_cover, p.heater_w, p.heater_c, p.guarded_on, p.faces, p.glass, p.lamp_umol, p.lamp_hours, p.level_of]
+			...[p.guard_cover, p.heater_w, p.heater_c, p.guarded_on, p.faces, p.glass, p.lamp_umol, p.lamp_hours, p.level_of, JSON.stringify(p.shape)]
 		]
 	);
 }

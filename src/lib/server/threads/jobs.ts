@@ -11,6 +11,8 @@ import { fillOutline } from '$lib/core/ground/index.js';
 import { grow } from '$lib/core/plan/grow.js';
 import { expected, outcome } from '$lib/core/odds/chain.js';
 import { quantilesOf, strike } from '$lib/core/odds/strike.js';
+import type { BedSheet } from '$lib/formats/bedSheet.js';
+import { bedSheetPdf } from '$lib/formats/bedSheet.js';
 import type { TickSheet } from '$lib/formats/tickSheet.js';
 import { tickSheetPdf } from '$lib/formats/tickSheet.js';
 import type { GuidePage } from '$lib/formats/guidePdf.js';
@@ -35,6 +37,7 @@ export const JOBS = {
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
 	fill: async (q: FillRequest) => fillOutline(q),
+	bedSheet: async (sheet: BedSheet) => new Uint8Array(await bedSheetPdf(sheet)),
 	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),
 	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),
 	archiveOut: async ({ slug, made }: { slug: string; made: string }) => archiveOf(await gardenHeadOr404(slug), made),

@@ -13,6 +13,7 @@ import { benchView } from './bench.js';
 import { codeView } from './code.js';
 import { cutsView } from './cuts.js';
 import { frameView } from './frame.js';
+import { bedSheetView, bedView, groundView } from './ground.js';
 import { guideView } from './guide.js';
 import { handbookView } from './handbook.js';
 import { kindView } from './kind.js';
@@ -52,6 +53,9 @@ export const VIEWS = {
 	code: codeView,
 	cuts: cutsView,
 	frame: frameView,
+	ground: groundView,
+	bed: bedView,
+	bedSheet: bedSheetView,
 	guide: guideView,
 	handbook: handbookView,
 	kind: kindView,

@@ -4,12 +4,19 @@ import { gardenOr404 } from '../forms.js';
 import type { Garden } from '../context.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import { allNames, withVariety } from '$lib/core/handbook/schema.js';
+import { MOST_PIECES } from '$lib/core/ledger/fields.js';
 import { nextTurning } from '$lib/core/season/anchors.js';
 import type { Ask } from './ask.js';
 
 /** When "through the winter" is over: two weeks after the last frost, as plants go out again by degrees. */
 const afterWinter = (garden: Garden): string =>
 	isoOf(nextTurning('last_frost', 14, nextTurning('shortest_day', 0, dayNumber(garden.today), garden.climate), garden.climate));
+
+/** How many a link asks for. */
+const countIn = (text: string | null): number | null => {
+	const n = Number(text ?? Number.NaN);
+	return Number.isInteger(n) && n >= 1 && n <= MOST_PIECES ? n : null;
+};
 
 export async function newWantView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
@@ -28,6 +35,8 @@ export async function newWantView({ params, query }: Ask) {
 			.sort((a, b) => Number(b.have) - Number(a.have) || a.name.localeCompare(b.name)),
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),
 		kind: query.get('kind') ?? '',
+		count: countIn(query.get('count')),
+		place: query.get('place') ?? '',
 		afterWinter: afterWinter(garden),
 		nextAutumn: addDays(garden.today, 365)
 	};

@@ -3,6 +3,10 @@ import { SHELTERS } from '../../handbook/schema.js';
 import { BODIES, bodyOf, SHELTER_NAMES } from '../../shelter/bodies.js';
 import { COMPASS, GLASSES } from '../../shelter/light.js';
 import { COVERS, coversOf, heats } from '../../shelter/guards.js';
+import { areaOf } from '../../ground/outline.js';
+import { outlineOf, shapeData } from '../../ground/shape.js';
+import { sayNumber } from '../../numbers.js';
+import { IN_THE_GROUND } from '../../places.js';
 import { ok, refuse } from '../../result.js';
 import { allOf, knownPlace } from '../agree.js';
 import { entryKind } from '../describe.js';
@@ -95,6 +99,24 @@ export const placeKinds = {
 			if (e.data.heater && !(body && heats(body)))
 				return refuse('place.heater', `${place.name} is no place for a heater of its own.`, 'heater');
 			return ok(true);
+		}
+	}),
+	/** Its ground, as it was measured last. */
+	'place.shaped': entryKind({
+		words: 'ground measured',
+		data: shapeData,
+		line: (e, n) => {
+			const measured = outlineOf(e.data);
+			const area = measured.ok ? `, ${sayNumber(areaOf(measured.value), 1)} m²` : '';
+			return `${n.place?.name ?? 'Place'} measured${area}`;
+		},
+		check: async (e, facts) => {
+			const place = await facts.place(e.subjectId);
+			if (!place) return knownPlace(facts, e.subjectId);
+			if (!IN_THE_GROUND.has(place.kind))
+				return refuse('ground.none', `${place.name} is no ground to plant in: only beds, hedges, slopes and rows are measured.`);
+			const measured = outlineOf(e.data);
+			return measured.ok ? ok(true) : measured;
 		}
 	}),
 	'place.closed': entryKind({

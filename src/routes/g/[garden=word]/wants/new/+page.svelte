@@ -17,7 +17,7 @@
 	const PURPOSES = Object.entries(PURPOSE_WORDS) as [keyof typeof PURPOSE_WORDS, string][];
 	let purpose = $state<Purpose>('plants');
 	let kindId = $derived(data.kind);
-	let target = $state(10);
+	let target = $state(untrack(() => data.count ?? 10));
 	/** Plants that the measured ground asks for; null while it is not measured. */
 	let onGround = $state<number | null>(null);
 	let due = $state(untrack(() => data.nextAutumn));
@@ -84,6 +84,7 @@
 				label="Where"
 				name="place_id"
 				placeholder="No place yet"
+				value={data.place}
 				items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 			/>
 			<Field label="In your words" name="label" placeholder="for the path edge" maxlength={120} />

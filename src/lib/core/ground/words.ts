@@ -1,0 +1,32 @@
+/** What is said of a bed and of what fills it. */
+import { sayNumber } from '../numbers.js';
+
+const NTH = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
+
+/** "in the third summer"; null is never. */
+export function sayWhen(summers: number | null): string | null {
+	if (summers === null) return null;
+	const n = Math.max(1, Math.ceil(summers - 1e-9));
+	return n <= NTH.length ? `in the ${NTH[n - 1]} summer` : `after some ${n} summers`;
+}
+
+/** When neighbours touch and when no earth is seen between them. */
+export function sayCover(touch: number | null, closed: number | null): string {
+	const [touches, closes] = [sayWhen(touch), sayWhen(closed)];
+	if (touches === null) return 'They never touch: the earth between them stays bare.';
+	if (closes === null) return `They touch ${touches}; earth is seen between them always.`;
+	return touches === closes
+		? `They touch and cover the earth ${touches}.`
+		: `They touch ${touches} and cover the earth ${closes}.`;
+}
+
+/** "36 fit"; "none fits". */
+export const sayFits = (count: number): string =>
+	count === 0 ? 'None fits' : `${sayNumber(count)} ${count === 1 ? 'fits' : 'fit'}`;
+
+/** What is in hand against what the bed takes. */
+export function sayInHand(count: number, likely: number): string {
+	if (likely <= 0) return '';
+	if (likely >= count) return `You will have about ${sayNumber(likely)}: enough.`;
+	return `You will have about ${sayNumber(likely)}: ${sayNumber(count - likely)} short.`;
+}

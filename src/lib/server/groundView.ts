@@ -1,0 +1,170 @@
+/** The ground of a garden: its beds to scale, and what fills one. */
+import { error } from '@sveltejs/kit';
+import type { Garden } from './context.js';
+import { bookKindsOf, kindsOf } from './context.js';
+import { forecastOf, known, modelOf } from './model.js';
+import { snapshotOf } from './snapshot.js';
+import type { PlaceRow } from './store/state.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { areaOf, closeAfter, fillOutline, outlineOf, spreadAfter, touchAfter } from '$lib/core/ground/index.js';
+import type { Pattern, Point, ShapeData } from '$lib/core/ground/index.js';
+import { meanCount } from '$lib/core/odds/strike.js';
+import { IN_THE_GROUND } from '$lib/core/places.js';
+import { shortMeasure } from '$lib/core/units/index.js';
+
+export interface BedShown {
+	id: string;
+	name: string;
+	kind: string;
+	version: number;
+	/** Null until it is measured. */
+	ground: { outline: Point[]; holes: Point[][]; areaM2: number; offM: number | null; said: ShapeData } | null;
+	stands: { name: string; count: number }[];
+}
+
+/** Corners go to the page to the millimetre. */
+const mm = (points: readonly Point[]): Point[] =>
+	points.map(([x, y]) => [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000]);
+
+function groundOf(place: PlaceRow): BedShown['ground'] {
+	const measured = place.shape && outlineOf(place.shape);
+	if (!measured?.ok) return null;
+	const { outline, holes, offM } = measured.value;
+	return {
+		outline: mm(outline),
+		holes: holes.map(mm),
+		areaM2: areaOf(measured.value),
+		offM: offM && Math.max(...offM),
+		said: place.shape!
+	};
+}
+
+export async function bedsShown(garden: Garden): Promise<BedShown[]> {
+	const [{ places, stocks }, kinds] = await Promise.all([snapshotOf(garden.id), kindsOf(garden)]);
+	return places
+		.filter((p) => !p.closed && IN_THE_GROUND.has(p.kind))
+		.map((p) => ({
+			...{ id: p.id, name: p.name, kind: p.kind, version: p.version },
+			ground: groundOf(p),
+			stands: stocks
+				.filter((s) => s.place_id === p.id && !s.gone_on)
+				.map((s) => ({ name: [withVariety(kinds.get(s.kind_id)!), s.label].filter(Boolean).join(', '), count: s.count }))
+		}));
+}
+
+export interface Filling {
+	spacingCm: number;
+	count: number;
+	money: number;
+	touch: number | null;
+	closed: number | null;
+}
+
+export interface FilledBed {
+	kind: { id: string; name: string };
+	pattern: Pattern;
+	turn: boolean;
+	marginCm: number;
+	/** The one that was asked for. */
+	asked: Filling;
+	/** Closer, as asked, wider. */
+	choices: Filling[];
+	points: Point[];
+	exact: boolean;
+	/** Of the living batches of the kind, as many as will probably stand in the ground. */
+	likely: number;
+	/** Across, cm, by summers after it was set out. */
+	spreads: number[];
+	/** Where the asked spacing or margin is none. */
+	wrong: string | null;
+}
+
+const SUMMERS = 10;
+/** The closer and the wider choice, by the asked one. */
+const CLOSER = 0.8;
+const WIDER = 1.25;
+/** cm */
+const [LEAST_CM, MOST_CM] = [3, 1_000];
+
+const round5 = (cm: number): number => (cm < 20 ? Math.round(cm) : Math.round(cm / 5) * 5);
+
+function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, pattern: Pattern, marginCm: number, turn: boolean) {
+	const measured = outlineOf(shape);
+	if (!measured.ok) return measured;
+	const filled = fillOutline({ ...measured.value, spacing: spacingCm / 100, margin: marginCm / 100, pattern, turn });
+	if (!filled.ok) return filled;
+	const filling: Filling = {
+		spacingCm,
+		count: filled.value.count,
+		money: filled.value.count * kind.price.v,
+		touch: touchAfter(kind, spacingCm),
+		closed: closeAfter(kind, spacingCm, pattern)
+	};
+	return { ok: true as const, value: { filling, fill: filled.value } };
+}
+
+/** Plants of a kind that its living batches will probably bring to the ground. */
+async function likelyOf(garden: Garden, kindId: string): Promise<number> {
+	const [m, { living }] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const mine = living.filter((b) => b.kindId === kindId);
+	return Math.round(
+		mine.reduce((sum, b) => {
+			const k = known(m, b);
+			return sum + (k ? meanCount(forecastOf(m, k).pmf) : 0);
+		}, 0)
+	);
+}
+
+export interface FillQuery {
+	kind: string;
+	spacing: string;
+	margin: string;
+	pattern: string;
+	turn: string;
+}
+
+export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
+	const [beds, { places, stocks, wants }, kinds] = await Promise.all([
+		bedsShown(garden),
+		snapshotOf(garden.id),
+		bookKindsOf(garden)
+	]);
+	const bed = beds.find((b) => b.id === placeId);
+	if (!bed) error(404, { message: 'There is no such bed in this garden.', code: 'place.unknown' });
+	const have = new Set(stocks.filter((s) => !s.gone_on).map((s) => s.kind_id));
+	const choices = [...kinds.values()]
+		.map((k) => ({ id: k.id, name: withVariety(k), have: have.has(k.id) }))
+		.sort((a, b) => Number(b.have) - Number(a.have) || a.name.localeCompare(b.name));
+	// What is wanted there, else what stands there, is what it is asked for.
+	const first =
+		wants.find((w) => w.place_id === placeId)?.kind_id ?? stocks.find((s) => s.place_id === placeId && !s.gone_on)?.kind_id;
+	const kind = kinds.get(q.kind || (first ?? ''));
+	const shape = places.find((p) => p.id === placeId)!.shape;
+	if (!kind || !shape || !bed.ground) return { bed, kinds: choices, filled: null };
+	const typed = q.spacing.trim() === '' ? kind.size.spacing_cm : (shortMeasure(garden.units).read(q.spacing) ?? Number.NaN);
+	const margin = q.margin.trim() === '' ? 0 : (shortMeasure(garden.units).read(q.margin) ?? Number.NaN);
+	const [spacingCm, spacingWrong] =
+		typed >= LEAST_CM && typed <= MOST_CM ? [typed, null] : [kind.size.spacing_cm, 'Plants in a bed stand 3 cm to 10 m apart.'];
+	const [marginCm, marginWrong] = margin >= 0 && margin <= MOST_CM ? [margin, null] : [0, 'From the edge: 0 to 10 m.'];
+	const pattern: Pattern = q.pattern === 'square' ? 'square' : 'triangular';
+	const turn = q.turn === 'on';
+	const asked = fillingOf(kind, shape, spacingCm, pattern, marginCm, turn);
+	const near = [round5(spacingCm * CLOSER), spacingCm, round5(spacingCm * WIDER)].map((cm) =>
+		cm === spacingCm ? asked : fillingOf(kind, shape, Math.max(LEAST_CM, cm), pattern, marginCm, false)
+	);
+	const filled: FilledBed | null = asked.ok
+		? {
+				kind: { id: kind.id, name: withVariety(kind) },
+				...{ pattern, turn, marginCm },
+				asked: asked.value.filling,
+				choices: near.flatMap((n) => (n.ok ? [n.value.filling] : [])),
+				points: mm(asked.value.fill.points),
+				exact: asked.value.fill.exact,
+				likely: await likelyOf(garden, kind.id),
+				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
+				wrong: spacingWrong ?? marginWrong
+			}
+		: null;
+	return { bed, kinds: choices, filled, trouble: asked.ok ? null : asked.problem.sentence };
+}

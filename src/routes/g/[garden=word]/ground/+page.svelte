@@ -1,0 +1,81 @@
+<script lang="ts">
+	/** Where does it all go? The beds of the garden, to one scale. */
+	import BedDrawing from '$lib/ui/BedDrawing.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import { sayArea } from '$lib/core/units/index.js';
+	import type { PageData } from './$types';
+
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const units = $derived(data.garden.units);
+	const measured = $derived(data.beds.filter((b) => b.ground));
+	const unmeasured = $derived(data.beds.filter((b) => !b.ground));
+	const area = $derived(measured.reduce((m2, b) => m2 + b.ground!.areaM2, 0));
+	const widthOf = (b: (typeof measured)[number]) => {
+		const xs = b.ground!.outline.map((p) => p[0]);
+		return Math.max(...xs) - Math.min(...xs);
+	};
+	const widest = $derived(Math.max(1, ...measured.map(widthOf)));
+	const standing = (b: PageData['beds'][number]) => b.stands.reduce((n, s) => n + s.count, 0);
+	const heading = $derived(
+		data.beds.length === 0
+			? 'No ground to plant in yet'
+			: measured.length === 0
+				? 'No bed is measured yet'
+				: `${sayArea(area, units)} of measured ground`
+	);
+</script>
+
+<svelte:head><title>Ground · {data.garden.name}</title></svelte:head>
+<h1>{heading}</h1>
+{#if data.beds.length === 0}
+	<Note
+		>Beds, hedges, slopes and nursery rows are places of the garden: <a href="{base}/settings">add one</a>, then measure it here.</Note
+	>
+{:else}
+	<p class="mt-1 max-w-prose text-lg text-faded">
+		{measured.length > 1 ? 'All drawn to one scale. ' : ''}Open a bed to see how many plants fill it, and where each of them goes.
+	</p>
+{/if}
+
+{#if measured.length}
+	<ul class="mt-6 grid gap-6 lg:grid-cols-2">
+		{#each measured as b (b.id)}
+			<li class="border-b border-rule pb-4">
+				<a href="{base}/ground/{b.id}" class="block text-ink no-underline">
+					<span class="flex flex-wrap items-baseline justify-between gap-2">
+						<strong class="text-xl underline underline-offset-4">{b.name}</strong>
+						<span class="note"
+							>{sayArea(b.ground!.areaM2, units)}{standing(b)
+								? `, ${standing(b)} ${standing(b) === 1 ? 'plant stands' : 'plants stand'} there`
+								: ''}</span
+						>
+					</span>
+					<span class="mt-2 block">
+						<BedDrawing
+							outline={b.ground!.outline}
+							holes={b.ground!.holes}
+							{units}
+							overM={widest}
+							say="{b.name}, {sayArea(b.ground!.areaM2, units)}"
+						/>
+					</span>
+				</a>
+			</li>
+		{/each}
+	</ul>
+{/if}
+{#if unmeasured.length}
+	<section class="mt-8" aria-labelledby="unmeasured">
+		<h2 id="unmeasured" class="border-b border-ink pb-1">Not measured yet</h2>
+		<ul class="mt-2">
+			{#each unmeasured as b (b.id)}
+				<li class="border-b border-rule">
+					<a href="{base}/ground/{b.id}" class="flex min-h-12 flex-wrap items-center justify-between gap-x-4">
+						<span>{b.name}</span><span class="note">Measure it</span>
+					</a>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}

@@ -1,0 +1,199 @@
+<script lang="ts">
+	/** How many fill this bed, and where does each go? */
+	import { goto } from '$app/navigation';
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Range from 'flowbite-svelte/Range.svelte';
+	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
+	import Act from '$lib/ui/Act.svelte';
+	import BedDrawing from '$lib/ui/BedDrawing.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import Rows from '$lib/ui/Rows.svelte';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import Trail from '$lib/ui/Trail.svelte';
+	import { sayCover, sayFits, sayInHand, sayWhen } from '$lib/core/ground/words.js';
+	import { sayMoney } from '$lib/core/numbers.js';
+	import { sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
+	import Measure from './Measure.svelte';
+	import type { PageData } from './$types';
+
+	type Filling = NonNullable<PageData['filled']>['choices'][number];
+	let { data }: { data: PageData } = $props();
+	const base = $derived(`/g/${data.garden.slug}`);
+	const units = $derived(data.garden.units);
+	const bed = $derived(data.bed);
+	const f = $derived(data.filled);
+	const short = $derived(shortMeasure(units));
+
+	let kind = $derived(data.filled?.kind.id ?? data.asked.kind);
+	let spacing = $derived(data.asked.spacing);
+	let margin = $derived(data.asked.margin);
+	let pattern = $derived<string>(data.filled?.pattern ?? 'triangular');
+	let turn = $derived(data.asked.turn === 'on');
+	/** What is asked, as an address has it. */
+	const address = (over: Record<string, string> = {}) => {
+		const asked = { kind, spacing, margin, pattern, ...(turn ? { turn: 'on' } : {}), ...over };
+		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== '')).toString()}`;
+	};
+	const ask = () => goto(address(), { keepFocus: true, noScroll: true, replaceState: true });
+
+	/** The summer that is drawn: at first the one in which they touch. */
+	let summer = $derived(Math.min(10, Math.max(1, Math.ceil(data.filled?.asked.touch ?? 3))));
+	const acrossM = $derived((f?.spreads[summer] ?? 0) / 100);
+	const heading = $derived(
+		!bed.ground
+			? `${bed.name} is not measured yet`
+			: f
+				? `${sayFits(f.asked.count)} in ${bed.name}`
+				: `${bed.name}: ${sayArea(bed.ground.areaM2, units)}`
+	);
+</script>
+
+<svelte:head><title>{bed.name} · Ground · {data.garden.name}</title></svelte:head>
+<Trail to="{base}/ground" name="Ground" />
+<h1 class="mt-1">{heading}</h1>
+{#if f}
+	<p class="mt-1 max-w-prose text-lg text-faded">
+		{f.kind.name} at {sayLength(f.asked.spacingCm, units)} on {sayArea(bed.ground!.areaM2, units)}. {f.asked.count > 1
+			? sayCover(f.asked.touch, f.asked.closed)
+			: ''}
+		{sayInHand(f.asked.count, f.likely)}
+	</p>
+{:else if !bed.ground}
+	<p class="mt-1 max-w-prose text-lg text-faded">With its size it is told how many plants fill it, and where each goes.</p>
+{/if}
+{#if 'trouble' in data && data.trouble}<Note tone="harm" said>{data.trouble}</Note>{/if}
+{#if f?.wrong}<Note tone="harm" said>{f.wrong} What is shown is for {sayLength(f.asked.spacingCm, units)}.</Note>{/if}
+
+{#if bed.ground}
+	<div class="mt-4 grid gap-6 lg:grid-cols-[2fr_1fr]">
+		<div>
+			<BedDrawing
+				outline={bed.ground.outline}
+				holes={bed.ground.holes}
+				points={f?.points ?? []}
+				{acrossM}
+				{units}
+				say={f
+					? `${bed.name} from above, with ${f.asked.count} of ${f.kind.name}, each ${sayLength(acrossM * 100, units)} across`
+					: `${bed.name} from above`}
+			/>
+			{#if f && f.asked.count > 0}
+				<label class="no-print mt-2 block">
+					<span
+						>{summer === 0 ? 'As they are set out' : `After ${summer} ${summer === 1 ? 'summer' : 'summers'}`}: {sayLength(
+							acrossM * 100,
+							units
+						)} across</span
+					>
+					<Range min={0} max={10} step={1} bind:value={summer} />
+				</label>
+			{/if}
+		</div>
+		<form
+			class="no-print flex flex-col gap-4"
+			onsubmit={(e) => {
+				e.preventDefault();
+				void ask();
+			}}
+		>
+			<ChoiceField
+				label="Kind"
+				name="kind"
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))}
+				bind:value={kind}
+			/>
+			<Field label="Spacing" name="spacing" bind:value={spacing} unit={short.unit} numeric hint="Left blank: the handbook’s." />
+			<Field
+				label="From the edge, at least"
+				name="margin"
+				bind:value={margin}
+				unit={short.unit}
+				numeric
+				hint="Left blank: they may stand on it."
+			/>
+			<SelectField
+				label="Pattern"
+				name="pattern"
+				bind:value={pattern}
+				items={[
+					{ value: 'triangular', name: 'staggered, all neighbours alike' },
+					{ value: 'square', name: 'square' }
+				]}
+			/>
+			<Checkbox bind:checked={turn}>Rows in any direction</Checkbox>
+			<Act type="submit" main>Fill it</Act>
+		</form>
+	</div>
+{/if}
+
+{#if f}
+	<section class="mt-8" aria-labelledby="choices">
+		<h2 id="choices" class="border-b border-ink pb-1">Closer or wider</h2>
+		<Rows
+			caption="Closer or wider"
+			silent
+			heads={[
+				'Apart',
+				{ name: 'Plants', end: true },
+				'They touch',
+				{ name: 'Earth covered', wide: true },
+				{ name: 'If bought', end: true }
+			]}
+			rows={f.choices}
+			key={(c) => c.spacingCm}
+		>
+			{#snippet cells(c: Filling)}
+				{@const mine = c.spacingCm === f.asked.spacingCm}
+				{@const as = String(Math.round(short.shown(c.spacingCm) * 10) / 10)}
+				<TableBodyCell class="whitespace-nowrap {mine ? 'font-semibold' : ''}">
+					{#if mine}{sayLength(c.spacingCm, units)}{:else}<a href={address({ spacing: as })} onclick={() => (spacing = as)}
+							>{sayLength(c.spacingCm, units)}</a
+						>{/if}
+				</TableBodyCell>
+				<TableBodyCell class="text-right text-lg font-semibold">{c.count}</TableBodyCell>
+				<TableBodyCell>{sayWhen(c.touch) ?? 'never'}</TableBodyCell>
+				<TableBodyCell class="hidden sm:table-cell">{sayWhen(c.closed) ?? 'never'}</TableBodyCell>
+				<TableBodyCell class="text-right whitespace-nowrap">{sayMoney(c.money, data.garden.currency)}</TableBodyCell>
+			{/snippet}
+		</Rows>
+		<p class="note mt-2 max-w-prose">
+			{f.exact
+				? 'No other place of these rows holds more.'
+				: f.turn
+					? 'The best of the directions that were tried.'
+					: 'So large that not every place of the rows was tried.'}
+			How wide a plant is by the year is the handbook’s figure and its habit’s pace; soil and pruning change it.
+		</p>
+		<p class="no-print mt-3">
+			<a class="mr-6" href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</a>
+			<a href="{base}/wants/new?kind={f.kind.id}&count={f.asked.count}&place={bed.id}"
+				>Say that you want {f.asked.count} of them here</a
+			>
+		</p>
+	</section>
+{/if}
+
+<section class="mt-8" aria-labelledby="there">
+	<h2 id="there" class="border-b border-ink pb-1">What stands there</h2>
+	{#if bed.stands.length}
+		<ul class="mt-2">
+			{#each bed.stands as s (s.name)}<li>{s.count} {s.name}</li>{/each}
+		</ul>
+	{:else}<p class="mt-2 text-faded">Nothing is told to stand there.</p>{/if}
+</section>
+
+<section class="no-print mt-8" aria-labelledby="measured">
+	{#if bed.ground}
+		<Fold label="Measure it anew">
+			<Measure said={bed.ground.said} {units} today={data.garden.today} seen={{ id: bed.id, version: bed.version }} />
+		</Fold>
+	{:else}
+		<h2 id="measured" class="border-b border-ink pb-1">Measure it</h2>
+		<div class="mt-3">
+			<Measure said={null} {units} today={data.garden.today} seen={{ id: bed.id, version: bed.version }} />
+		</div>
+	{/if}
+</section>
