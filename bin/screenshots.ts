@@ -39,6 +39,7 @@ const SHOTS: Shot[] = [
 	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE, dark: true },
 	{ name: 'guide', path: 'guide/lavender/semi-ripe', whole: true },
 	{ name: 'shelter', path: 'shelter', whole: true },
+	{ name: 'ground', path: 'ground', follow: 'Path edge', whole: true },
 	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
 	{ name: 'labels', path: 'labels?codes=338-4' },
 	{ name: 'ledger', path: 'ledger' },

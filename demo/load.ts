@@ -1,6 +1,6 @@
 /** Tells the sample garden's story into the ledger, entry by entry, as a person would have. */
 import { v5 as uuidv5 } from 'uuid';
-import { BATCHES, GARDEN, PLACES, SHAPES, STOCK, WANTS } from './story.js';
+import { BATCHES, GARDEN, PLACED, PLACES, SHAPES, STOCK, WANTS } from './story.js';
 import type { BatchStory, Step } from './story.js';
 import { today as todayIn } from '../src/lib/server/clock.js';
 import { gardenById } from '../src/lib/server/context.js';
@@ -113,6 +113,13 @@ export async function loadDemo(): Promise<void> {
 					protection: s.protection ?? { status: 'free', until: null },
 					from_batch: null
 				}
+			})),
+			...Object.entries(PLACED).map(([name, at]): Act => ({
+				id: id(`placed ${name}`),
+				kind: 'stock.placed',
+				subjectId: id(`stock ${name}`),
+				on: begin,
+				data: { place_id: id(`place ${STOCK[name]!.place}`), at }
 			}))
 		]),
 		'garden'

@@ -577,6 +577,21 @@ export interface WantStory {
 	plan?: boolean;
 }
 
+/** Where those stand that the household has set in the drawing of their bed, m. */
+export const PLACED: Partial<Record<keyof typeof STOCK, readonly [number, number][]>> = {
+	lavender: [
+		[0.35, 0.35],
+		[0.95, 0.35],
+		[1.55, 0.35]
+	],
+	catmint: [
+		[4.2, 0.3],
+		[4.75, 0.4],
+		[5.3, 0.3]
+	],
+	sage: [[8.5, 0.35]]
+};
+
 export const WANTS: Record<string, WantStory> = {
 	lavender: {
 		kind: 'lavender',

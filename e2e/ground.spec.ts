@@ -158,3 +158,70 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 	const unknown = await page.request.get(`${app.demo}/ground/00000000-0000-7000-8000-000000000000`);
 	expect(unknown.status()).toBe(404);
 });
+
+test('what stands in a bed is set in its drawing by tap, key and number; what is new keeps off it', async ({ app, page }) => {
+	await page.setViewportSize({ width: 1280, height: 900 });
+	await page.goto(`${app.demo}/ground`);
+	await page.getByRole('link', { name: /^Long border/ }).click();
+	const fits = async () => Number(/^(\d+) fit/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
+	await page.getByLabel('Spacing').fill('40');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ fit in Long border$/);
+	const before = await fits();
+	await expect(page.getByText(/plants without a place in the drawing are not counted/)).toBeVisible();
+	const item = page.getByRole('listitem').filter({ hasText: 'old blue' });
+	await item.getByRole('button', { name: 'Set it in the bed' }).click();
+	const drawing = item.getByRole('button', { name: /^Set one where you tap/ });
+	await drawing.scrollIntoViewIfNeeded();
+	const box = (await drawing.boundingBox())!;
+	await page.mouse.click(box.x + box.width * 0.4, box.y + box.height * 0.4);
+	await expect(item.getByText('1 of 2 set.')).toBeVisible();
+	const where = item.getByLabel(/^Where each stands/);
+	const [x, y] = (await where.inputValue()).split(/\s+/).map(Number) as [number, number];
+	await drawing.focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(where).toHaveValue(new RegExp(`^${String(Math.round((x + 0.05) * 100) / 100).replace('.', '\\.')} +${y}$`));
+	// Three of two are refused, and one outside; what was typed is still there.
+	await where.fill('3 2\n4 2\n5 2');
+	await item.getByRole('button', { name: 'Keep these places' }).click();
+	await expect(item.getByRole('alert')).toContainText('There are 2 of them: set no more.');
+	await where.fill('3 2\n40 2');
+	await item.getByRole('button', { name: 'Keep these places' }).click();
+	await expect(item.getByRole('alert')).toContainText('Plant 2 would stand outside Long border, or in a stone.');
+	await expect(where).toHaveValue('3 2\n40 2');
+	await where.fill('3 2\n4,5 2');
+	await item.getByRole('button', { name: 'Keep these places' }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'Set.' })).toBeVisible();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ fit beside what stands in Long border$/);
+	const after = await fits();
+	// Two hydrangeas some metre and a half across each take the room of several.
+	expect(before - after).toBeGreaterThan(8);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${before} fit in Long border`);
+});
+
+test('where so many of a kind can go: the beds by light and room, what is left over, and a wrong number told', async ({
+	app,
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto(`${app.demo}/ground?kind=lavender&count=20`);
+	const where = page.getByRole('region', { name: 'Where can these go?' });
+	await expect(where.getByText(/^20 English lavender in .+\.$/)).toBeVisible();
+	await where.getByLabel('How many').fill('900');
+	await where.getByRole('button', { name: 'Find room' }).click();
+	const told = where.getByText(/^\d+ English lavender in .+, \d+ in .+; \d+ are left over: give them away, or pot them on\.$/);
+	await expect(told).toBeVisible();
+	const numbers = ((await told.textContent())!.match(/\d+/g) ?? []).map(Number);
+	expect(numbers.reduce((a, b) => a + b)).toBe(900);
+	// The same number on the bed's own page.
+	const item = where.getByRole('listitem').filter({ hasText: 'Path edge' });
+	const fits = Number(/(\d+) fit at/.exec((await item.textContent())!)![1]);
+	await item.getByRole('link').click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${fits} fit beside what stands in Path edge`);
+	await page.goto(`${app.demo}/ground?kind=hosta&count=3`);
+	await expect(where.getByRole('listitem').filter({ hasText: 'Long border' })).toContainText('too sunny for it');
+	await where.getByLabel('How many').fill('many');
+	await where.getByRole('button', { name: 'Find room' }).click();
+	await expect(where.getByRole('alert')).toContainText('How many: a whole number from 1 to 5,000.');
+});

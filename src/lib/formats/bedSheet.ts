@@ -12,6 +12,8 @@ export interface BedSheet {
 	outline: readonly (readonly [number, number])[];
 	holes: readonly (readonly (readonly [number, number])[])[];
 	points: readonly (readonly [number, number])[];
+	/** What stands there already, each so wide, m. */
+	stands: readonly { name: string; at: readonly (readonly [number, number])[]; acrossM: number }[];
 	/** How wide a plant is drawn, m. */
 	acrossM: number;
 	fonts: FontFiles | null;
@@ -64,7 +66,10 @@ export function bedSheetPdf(sheet: BedSheet): Promise<Buffer> {
 				MARGIN + 44
 			)
 		);
-		const figure = `${sheet.title} from above${sheet.points.length ? `, with ${sayNumber(sheet.points.length)} ${sheet.points.length === 1 ? 'plant' : 'plants'}` : ''}.`;
+		const there = sheet.stands.filter((s) => s.at.length > 0);
+		const figure = `${sheet.title} from above${sheet.points.length ? `, with ${sayNumber(sheet.points.length)} ${sheet.points.length === 1 ? 'plant' : 'plants'}` : ''}${
+			there.length ? `; there already: ${there.map((s) => s.name).join('; ')}` : ''
+		}.`;
 		tags.figure(figure, () => {
 			doc.lineWidth(0.4).strokeColor('#c2cfc8');
 			for (let x = 0; x <= wideM + 1e-9; x += grid)
@@ -82,6 +87,15 @@ export function bedSheetPdf(sheet: BedSheet): Promise<Buffer> {
 				return doc.closePath();
 			};
 			ring(sheet.outline).lineWidth(1.2).strokeColor(INK).stroke();
+			for (const s of sheet.stands)
+				for (const p of s.at) {
+					const [x, y] = at(p);
+					doc
+						.circle(x, y, (s.acrossM / 2) * unit)
+						.lineWidth(0.8)
+						.strokeColor(INK)
+						.stroke();
+				}
 			for (const p of sheet.points) {
 				const [x, y] = at(p);
 				doc

@@ -79,14 +79,14 @@ describe('printed pages are tagged', () => {
 		const under = '36 × Catmint, 35 cm apart, on 3.6 m²';
 		const pdf = await bedSheetPdf({
 			...{ title: 'Path edge', under, paper: 'A4', outline, holes: [] },
-			...{ points: [[1, 0.6]], acrossM: 0.35, fonts: null }
+			...{ points: [[1, 0.6]], stands: [{ name: 'Sage', at: [[2, 0.5]], acrossM: 0.6 }], acrossM: 0.35, fonts: null }
 		});
 		const { said, lost, title } = await readAloud(pdf);
 		expect([lost, title]).toEqual([[], 'Path edge, to scale']);
 		expect(said[0]).toBe('H1: Path edge');
 		// 3 m on 27 cm of paper: 1 : 20 is 15 cm, 1 : 10 would be 30.
 		expect(said.join(' | ')).toContain('Scale 1 : 20. Lines of the grid are 0.2 m apart');
-		expect(said).toContain('Figure: Path edge from above, with 1 plant.');
+		expect(said).toContain('Figure: Path edge from above, with 1 plant; there already: Sage.');
 		expect(scaleFor(3, 1.2, 770, 400)).toBe(20);
 		expect(scaleFor(0.4, 0.4, 770, 400)).toBe(5);
 		expect(scaleFor(9_000, 1, 770, 400)).toBe(1000);

@@ -4,14 +4,26 @@ import type { Garden } from './context.js';
 import { bookKindsOf, kindsOf } from './context.js';
 import { forecastOf, known, modelOf } from './model.js';
 import { snapshotOf } from './snapshot.js';
-import type { PlaceRow } from './store/state.js';
+import type { PlaceRow, StockRow } from './store/state.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { areaOf, closeAfter, fillOutline, outlineOf, spreadAfter, touchAfter } from '$lib/core/ground/index.js';
-import type { Pattern, Point, ShapeData } from '$lib/core/ground/index.js';
+import {
+	areaOf,
+	closeAfter,
+	fillOutline,
+	inOrder,
+	outlineOf,
+	share,
+	spreadAfter,
+	spreadNow,
+	suitsLight,
+	touchAfter
+} from '$lib/core/ground/index.js';
+import type { Offer, Pattern, Point, ShapeData } from '$lib/core/ground/index.js';
 import { meanCount } from '$lib/core/odds/strike.js';
 import { IN_THE_GROUND } from '$lib/core/places.js';
-import { shortMeasure } from '$lib/core/units/index.js';
+import { sayHardiness } from '$lib/core/plan/hardy.js';
+import { sayTemperature, shortMeasure } from '$lib/core/units/index.js';
 
 export interface BedShown {
 	id: string;
@@ -20,7 +32,19 @@ export interface BedShown {
 	version: number;
 	/** Null until it is measured. */
 	ground: { outline: Point[]; holes: Point[][]; areaM2: number; offM: number | null; said: ShapeData } | null;
-	stands: { name: string; count: number }[];
+	stands: Standing[];
+}
+
+/** Stock that is told to stand in a bed. */
+export interface Standing {
+	id: string;
+	version: number;
+	name: string;
+	count: number;
+	/** Each across, today, m. */
+	acrossM: number;
+	/** Where each is; empty where that is not told. */
+	at: Point[];
 }
 
 /** Corners go to the page to the millimetre. */
@@ -49,7 +73,15 @@ export async function bedsShown(garden: Garden): Promise<BedShown[]> {
 			ground: groundOf(p),
 			stands: stocks
 				.filter((s) => s.place_id === p.id && !s.gone_on)
-				.map((s) => ({ name: [withVariety(kinds.get(s.kind_id)!), s.label].filter(Boolean).join(', '), count: s.count }))
+				.map((s): Standing => {
+					const kind = kinds.get(s.kind_id)!;
+					return {
+						...{ id: s.id, version: s.version, count: s.count },
+						name: [withVariety(kind), s.label].filter(Boolean).join(', '),
+						acrossM: Math.round(spreadNow(kind, s)) / 100,
+						at: (s.stands_at ?? []).slice(0, s.count)
+					};
+				})
 		}));
 }
 
@@ -89,19 +121,31 @@ const [LEAST_CM, MOST_CM] = [3, 1_000];
 
 const round5 = (cm: number): number => (cm < 20 ? Math.round(cm) : Math.round(cm / 5) * 5);
 
-function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, pattern: Pattern, marginCm: number, turn: boolean) {
+function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, q: Around, turn: boolean) {
 	const measured = outlineOf(shape);
 	if (!measured.ok) return measured;
-	const filled = fillOutline({ ...measured.value, spacing: spacingCm / 100, margin: marginCm / 100, pattern, turn });
+	const spacing = spacingCm / 100;
+	const filled = fillOutline({
+		...{ ...measured.value, spacing, margin: q.marginCm / 100, pattern: q.pattern, turn },
+		// Each has its half of what is between them: where it stands and as wide as it is, and half a spacing of the new.
+		keepOff: q.stands.flatMap((s) => s.at.map(([x, y]) => ({ x, y, r: (s.acrossM + spacing) / 2 })))
+	});
 	if (!filled.ok) return filled;
 	const filling: Filling = {
 		spacingCm,
 		count: filled.value.count,
 		money: filled.value.count * kind.price.v,
 		touch: touchAfter(kind, spacingCm),
-		closed: closeAfter(kind, spacingCm, pattern)
+		closed: closeAfter(kind, spacingCm, q.pattern)
 	};
 	return { ok: true as const, value: { filling, fill: filled.value } };
+}
+
+/** What is asked of every filling of a bed alike. */
+interface Around {
+	pattern: Pattern;
+	marginCm: number;
+	stands: readonly Standing[];
 }
 
 /** Plants of a kind that its living batches will probably bring to the ground. */
@@ -114,6 +158,19 @@ async function likelyOf(garden: Garden, kindId: string): Promise<number> {
 			return sum + (k ? meanCount(forecastOf(m, k).pmf) : 0);
 		}, 0)
 	);
+}
+
+/** Kinds to choose from, those first that are there. */
+function kindChoices(kinds: ReadonlyMap<string, Kind>, stocks: readonly StockRow[]) {
+	const have = new Set(stocks.filter((s) => !s.gone_on).map((s) => s.kind_id));
+	return [...kinds.values()]
+		.map((k) => ({ id: k.id, name: withVariety(k), have: have.has(k.id) }))
+		.sort((a, b) => Number(b.have) - Number(a.have) || a.name.localeCompare(b.name));
+}
+
+export async function kindsToSet(garden: Garden) {
+	const [{ stocks }, kinds] = await Promise.all([snapshotOf(garden.id), bookKindsOf(garden)]);
+	return kindChoices(kinds, stocks);
 }
 
 export interface FillQuery {
@@ -132,10 +189,7 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 	]);
 	const bed = beds.find((b) => b.id === placeId);
 	if (!bed) error(404, { message: 'There is no such bed in this garden.', code: 'place.unknown' });
-	const have = new Set(stocks.filter((s) => !s.gone_on).map((s) => s.kind_id));
-	const choices = [...kinds.values()]
-		.map((k) => ({ id: k.id, name: withVariety(k), have: have.has(k.id) }))
-		.sort((a, b) => Number(b.have) - Number(a.have) || a.name.localeCompare(b.name));
+	const choices = kindChoices(kinds, stocks);
 	// What is wanted there, else what stands there, is what it is asked for.
 	const first =
 		wants.find((w) => w.place_id === placeId)?.kind_id ?? stocks.find((s) => s.place_id === placeId && !s.gone_on)?.kind_id;
@@ -149,9 +203,10 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 	const [marginCm, marginWrong] = margin >= 0 && margin <= MOST_CM ? [margin, null] : [0, 'From the edge: 0 to 10 m.'];
 	const pattern: Pattern = q.pattern === 'square' ? 'square' : 'triangular';
 	const turn = q.turn === 'on';
-	const asked = fillingOf(kind, shape, spacingCm, pattern, marginCm, turn);
+	const around: Around = { pattern, marginCm, stands: bed.stands };
+	const asked = fillingOf(kind, shape, spacingCm, around, turn);
 	const near = [round5(spacingCm * CLOSER), spacingCm, round5(spacingCm * WIDER)].map((cm) =>
-		cm === spacingCm ? asked : fillingOf(kind, shape, Math.max(LEAST_CM, cm), pattern, marginCm, false)
+		cm === spacingCm ? asked : fillingOf(kind, shape, Math.max(LEAST_CM, cm), around, false)
 	);
 	const filled: FilledBed | null = asked.ok
 		? {
@@ -167,4 +222,39 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 			}
 		: null;
 	return { bed, kinds: choices, filled, trouble: asked.ok ? null : asked.problem.sentence };
+}
+
+export interface Offered extends Offer {
+	name: string;
+	/** Of the light there, in words. */
+	light: string;
+	takes: number;
+}
+
+/** Where so many of a kind go: every measured bed with what it takes, and what is left over. */
+export async function whereTo(garden: Garden, kindId: string, count: number) {
+	const [beds, { places }, kinds] = await Promise.all([bedsShown(garden), snapshotOf(garden.id), bookKindsOf(garden)]);
+	const kind = kinds.get(kindId);
+	if (!kind) return null;
+	const offers = beds.flatMap((bed): Omit<Offered, 'takes'>[] => {
+		const place = places.find((p) => p.id === bed.id)!;
+		if (!bed.ground || !place.shape) return [];
+		const around: Around = { pattern: 'triangular', marginCm: 0, stands: bed.stands };
+		const filled = fillingOf(kind, place.shape, kind.size.spacing_cm, around, false);
+		const { liking, say } = suitsLight(kind, place.light);
+		return [{ id: bed.id, name: bed.name, liking, light: say, fits: filled.ok ? filled.value.filling.count : 0 }];
+	});
+	const { shares, left } = share(offers, count);
+	const takes = new Map(shares.map((s) => [s.id, s.takes]));
+	return {
+		kind: { id: kind.id, name: withVariety(kind) },
+		count,
+		left,
+		spacingCm: kind.size.spacing_cm,
+		beds: inOrder(offers).map((o): Offered => ({ ...o, takes: takes.get(o.id) ?? 0 })),
+		cautions: [
+			sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
+			...kind.hazards.map((h) => h.say)
+		].filter((c) => c !== null)
+	};
 }

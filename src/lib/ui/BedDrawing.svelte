@@ -4,10 +4,18 @@
 	import { sayDistance } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 
+	/** Plants that stand there, each so wide; drawn with the number that they have in the list, from 1. */
+	interface Group {
+		name: string;
+		at: readonly Point[];
+		acrossM: number;
+	}
 	interface Props {
 		outline: readonly Point[];
 		holes: readonly (readonly Point[])[];
 		points?: readonly Point[];
+		/** What stands there already. */
+		stands?: readonly Group[];
 		/** Of each plant, m across. */
 		acrossM?: number;
 		units: UnitChoice;
@@ -15,9 +23,21 @@
 		say: string;
 		/** Drawn to this many metres across, that several are to one scale; as wide as it is if left out. */
 		overM?: number;
+		svg?: SVGSVGElement | null;
 		class?: string;
 	}
-	let { outline, holes, points = [], acrossM = 0, units, say, overM, class: cls = '' }: Props = $props();
+	let {
+		outline,
+		holes,
+		points = [],
+		stands = [],
+		acrossM = 0,
+		units,
+		say,
+		overM,
+		svg = $bindable(null),
+		class: cls = ''
+	}: Props = $props();
 
 	const box = $derived.by(() => {
 		const xs = outline.map((p) => p[0]);
@@ -40,12 +60,22 @@
 </script>
 
 <svg
+	bind:this={svg}
 	viewBox="{box.left - around} {-box.high - around} {whole} {box.tall + 2 * around + whole * 0.07}"
 	class="block w-full {cls}"
 	role="img"
 	aria-label={say}
 >
 	<path d={d(outline)} class="fill-pane stroke-ink" stroke-width={whole / 320} stroke-linejoin="round" />
+	{#each stands as s, n (n)}
+		{#each s.at as [x, y], i (i)}
+			<circle cx={x} cy={-y} r={s.acrossM / 2} class="fill-catkin/40 stroke-ink" stroke-width={whole / 480}>
+				<title>{s.name}</title>
+			</circle>
+			<text {x} y={-y + whole * 0.011} font-size={whole * 0.032} text-anchor="middle" class="fill-ink font-semibold">{n + 1}</text
+			>
+		{/each}
+	{/each}
 	{#each points as [x, y], i (i)}
 		<circle cx={x} cy={-y} r={acrossM / 2} class="fill-leaf/40 stroke-leaf" stroke-width={whole / 640} />
 		<circle cx={x} cy={-y} r={whole / 300} class="fill-ink" />

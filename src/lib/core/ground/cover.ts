@@ -20,6 +20,18 @@ export function spreadAfter(kind: Spreading, summers: number): number {
 	return full - (full - young) * Math.exp(-rate(kind) * summers);
 }
 
+/** Across today, cm, of a stock plant: as it was measured across, else in step with its height, else by its age. */
+export function spreadNow(
+	kind: Spreading & Pick<Kind, 'ways'>,
+	stock: { size_cm: number | null; age_years: number | null }
+): number {
+	const full = kind.size.spread_cm;
+	const measure = kind.ways[0]?.gives.measure;
+	if (stock.size_cm !== null && measure === 'diameter') return stock.size_cm;
+	if (stock.size_cm !== null && measure === 'height') return full * Math.min(1, stock.size_cm / kind.size.height_cm);
+	return stock.age_years === null ? full : spreadAfter(kind, stock.age_years);
+}
+
 /** Summers until it is so wide, cm; null where it never is. */
 function summersUntil(kind: Spreading, wideCm: number): number | null {
 	const full = kind.size.spread_cm;

@@ -143,6 +143,35 @@ describe('the most that fit', () => {
 		expect(met / tried).toBeGreaterThan(0.6);
 	}, 60_000);
 
+	it('keep off what stands there already, wherever it stands: in the middle, over the edge, one over another', () => {
+		const u = randomLcg(0.53);
+		for (let n = 0; n < 24; n++) {
+			const keepOff = Array.from({ length: 1 + Math.floor(u() * 5) }, () => ({ x: 3 * u(), y: 2 * u(), r: 0.1 + 0.5 * u() }));
+			const q = asked(box(3, 2), 0.3 + 0.2 * u(), { keepOff, pattern: n % 2 ? 'square' : 'triangular', margin: n % 3 ? 0 : 0.1 });
+			const told = fill(q);
+			const free = ([x, y]: Point) => keepOff.every((d) => Math.hypot(x - d.x, y - d.y) > d.r - 1e-6);
+			for (const p of told.points) expect(free(p) && stands(p, q, 1e-6)).toBe(true);
+			expect(told.count).toBeLessThanOrEqual(fill({ ...q, keepOff: [] }).count);
+			let best = 0;
+			const h = q.pattern === 'square' ? q.spacing : (q.spacing * Math.sqrt(3)) / 2;
+			for (let i = 0; i < 16; i++)
+				for (let j = 0; j < 16; j++) {
+					let count = 0;
+					for (let row = -1; row <= 8; row++)
+						for (let k = -1; k <= 11; k++) {
+							const lean = q.pattern === 'triangular' && row % 2 !== 0 ? q.spacing / 2 : 0;
+							const p: Point = [(k + i / 16) * q.spacing + lean, (row + j / 16) * h];
+							const [x, y] = p;
+							const m = q.margin;
+							if (x >= m && x <= 3 - m && y >= m && y <= 2 - m && keepOff.every((d) => Math.hypot(x - d.x, y - d.y) >= d.r))
+								count++;
+						}
+					best = Math.max(best, count);
+				}
+			expect(told.count, `garden ${n}`).toBeGreaterThanOrEqual(best);
+		}
+	});
+
 	it('do not depend on where the outline lies or from which corner it is told; turned, at least as many', () => {
 		const L: Point[] = [
 			[0, 0],

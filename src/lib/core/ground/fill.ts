@@ -224,7 +224,11 @@ const turned = ([x, y]: Point, angle: number): Point => [
 function turnedRegion(region: Region, angle: number): Region {
 	if (angle === 0) return region;
 	const ring = (points: readonly Point[]) => points.map((p) => turned(p, angle));
-	return { outline: ring(region.outline), holes: region.holes.map(ring), margin: region.margin };
+	const keepOff = (region.keepOff ?? []).map(({ x, y, r }) => {
+		const [u, v] = turned([x, y], angle);
+		return { x: u, y: v, r };
+	});
+	return { outline: ring(region.outline), holes: region.holes.map(ring), margin: region.margin, keepOff };
 }
 
 /** The best shift of rows that run at an angle, radians. */

@@ -9,4 +9,5 @@ export * from './shape.js';
 export * from './spacing.js';
 export * from './tape.js';
 export * from './typed.js';
+export * from './where.js';
 export * from './words.js';

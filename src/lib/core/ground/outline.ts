@@ -73,5 +73,19 @@ export function checkOutline<T extends Outline>(o: T): Result<T> {
 	return ok(o);
 }
 
+/** Does a plant stand in the ground there: in the outline, in no hole, or on an edge? */
+export function standsIn({ outline, holes }: Outline, p: Point): boolean {
+	const onEdge = [outline, ...holes].some((ring) =>
+		edgesOf([ring]).some((e) => {
+			const [ux, uy] = [e.x2 - e.x1, e.y2 - e.y1];
+			const t = Math.min(1, Math.max(0, ((p[0] - e.x1) * ux + (p[1] - e.y1) * uy) / (ux * ux + uy * uy)));
+			return Math.hypot(p[0] - e.x1 - t * ux, p[1] - e.y1 - t * uy) <= ON_EDGE_M;
+		})
+	);
+	return onEdge || (within(outline, p) && !holes.some((h) => within(h, p)));
+}
+/** Corners and plants are kept to the millimetre. */
+const ON_EDGE_M = 0.0015;
+
 /** Area of an outline less its holes, m². */
 export const areaOf = ({ outline, holes }: Outline): number => ringArea(outline) - holes.reduce((sum, h) => sum + ringArea(h), 0);

@@ -14,6 +14,15 @@ export interface Region {
 	holes: readonly (readonly Point[])[];
 	/** m, 0 or more. */
 	margin: number;
+	/** Round each of these no plant stands nearer than so far: what stands there already. */
+	keepOff?: readonly Disk[];
+}
+
+export interface Disk {
+	x: number;
+	y: number;
+	/** m, above 0. */
+	r: number;
 }
 
 export interface Edge {
@@ -65,7 +74,8 @@ export function edgesOf(rings: readonly (readonly Point[])[]): Edge[] {
 export function boundaryOf(region: Region): Curve[] {
 	const rings = ringsOf(region);
 	const m = region.margin;
-	if (m === 0) return edgesOf(rings);
+	const round = (region.keepOff ?? []).map((d): Bow => ({ ...d, comes: [0, 0], goes: [0, 0] }));
+	if (m === 0) return [...edgesOf(rings), ...round];
 	const curves: Curve[] = edgesOf(rings).map(({ x1, y1, x2, y2 }) => {
 		const long = Math.hypot(x2 - x1, y2 - y1);
 		const [nx, ny] = [(-(y2 - y1) / long) * m, ((x2 - x1) / long) * m];
@@ -80,7 +90,7 @@ export function boundaryOf(region: Region): Curve[] {
 			];
 			if (comes[0] * goes[1] - comes[1] * goes[0] < 0) curves.push({ x, y, r: m, comes, goes });
 		});
-	return curves;
+	return [...curves, ...round];
 }
 
 /** Rows are looked at so much above and below their height, m: an edge that lies along a row belongs to it. */
@@ -146,17 +156,13 @@ const pairs = (xs: readonly number[]): Point[] => {
 };
 
 /** Stretches of a horizontal line that lie inside, closed, in order and apart, by the edges that are near that height. */
-function insideAt(edges: readonly Known[], margin: number, y: number): Point[] {
+function insideAt(edges: readonly Known[], disks: readonly Disk[], margin: number, y: number): Point[] {
 	const onCorner = edges.some((e) => Math.abs(e.y1 - y) <= 2 * HAIR || Math.abs(e.y2 - y) <= 2 * HAIR);
 	let inside = onCorner
 		? joined([...pairs(crossings(edges, y - HAIR)), ...pairs(crossings(edges, y + HAIR))])
 		: pairs(crossings(edges, y));
-	const m = margin - HAIR;
-	if (m <= 0) return inside;
-	for (const edge of edges) {
-		if (inside.length === 0) return inside;
-		const gone = near(edge, m, y);
-		if (gone === null) continue;
+	const without = (gone: Point | null) => {
+		if (gone === null) return;
 		const left: Point[] = [];
 		for (const stretch of inside) {
 			const [from, to] = stretch;
@@ -167,8 +173,17 @@ function insideAt(edges: readonly Known[], margin: number, y: number): Point[] {
 			}
 		}
 		inside = left;
-	}
+	};
+	for (const d of disks) without(acrossDisk(d, y));
+	const m = margin - HAIR;
+	if (m > 0) for (const edge of edges) if (inside.length > 0) without(near(edge, m, y));
 	return inside;
+}
+
+/** The open stretch of a line at a height that lies in a disk, or null. */
+function acrossDisk({ x, y: cy, r }: Disk, y: number): Point | null {
+	const root = (r - HAIR) ** 2 - (y - cy) ** 2;
+	return root > 0 ? [x - Math.sqrt(root), x + Math.sqrt(root)] : null;
 }
 
 function joined(stretches: Point[]): Point[] {
@@ -209,14 +224,23 @@ export function rowsAcross(
 			else bands.set(band, [e]);
 		}
 	}
+	const diskBands = new Map<number, Disk[]>();
+	for (const d of region.keepOff ?? [])
+		for (let band = Math.floor((d.y - d.r) / apart); band <= Math.floor((d.y + d.r) / apart); band++) {
+			const there = diskBands.get(band);
+			if (there) there.push(d);
+			else diskBands.set(band, [d]);
+		}
+	const none: Disk[] = [];
 	return (height, each) => {
 		const first = Math.ceil((low - height) / apart - 1e-7);
 		const last = Math.floor((high - height) / apart + 1e-7);
 		for (let row = first; row <= last; row++) {
 			// A row that lies a hair outside lies on the edge.
 			const y = Math.min(high, Math.max(low, height + row * apart));
-			const there = bands.get(Math.floor(y / apart));
-			if (there) for (const [from, to] of insideAt(there, region.margin, y)) each(row, from, to);
+			const band = Math.floor(y / apart);
+			const there = bands.get(band);
+			if (there) for (const [from, to] of insideAt(there, diskBands.get(band) ?? none, region.margin, y)) each(row, from, to);
 		}
 	};
 }

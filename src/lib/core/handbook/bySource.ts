@@ -18,6 +18,7 @@ export function figuresOf(kind: Kind): SourcedFigure[] {
 	return [
 		plain(kind.hardiness_c.src, 'hardiness'),
 		plain(kind.size.src, 'size and spacing'),
+		...(kind.light ? [plain(kind.light.src, 'light')] : []),
 		plain(kind.price.src, 'price'),
 		plain(kind.protection.src, 'protection'),
 		plain(kind.winter.src, 'winter'),

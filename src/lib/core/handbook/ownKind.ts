@@ -154,7 +154,15 @@ export function missingFrom(book: Pick<Handbook, 'ways' | 'containers' | 'school
 	const source = (src: string) => {
 		if (!book.sources.has(src)) wrong.push(`The source “${src}” is not in the handbook: write “own” for figures of your own.`);
 	};
-	for (const src of [kind.hardiness_c.src, kind.size.src, kind.price.src, kind.winter.src, kind.protection.src]) source(src);
+	for (const src of [
+		kind.hardiness_c.src,
+		kind.size.src,
+		kind.price.src,
+		kind.winter.src,
+		kind.protection.src,
+		kind.light?.src ?? OWN_SOURCE
+	])
+		source(src);
 	for (const way of kind.ways) {
 		if (!book.ways.has(way.way)) wrong.push(`The way “${way.way}” is not in the handbook.`);
 		for (const school of way.schools) if (!book.schools.has(school)) wrong.push(`The school “${school}” is not in the handbook.`);

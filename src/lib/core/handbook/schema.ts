@@ -115,6 +115,16 @@ export const kindSchema = z.strictObject({
 		shoot_cm: z.number().gt(0).max(500).optional(),
 		src
 	}),
+	/** Where outdoors it does well, the best first: full sun, part of the day, shade. */
+	light: z
+		.strictObject({
+			in: z
+				.array(z.enum(['sun', 'part', 'shade']))
+				.min(1)
+				.max(3),
+			src
+		})
+		.optional(),
 	/** Degree days above 5 °C since bud break at which this year's shoots are semi-ripe and hard; by habit if not given. */
 	shoots: z.strictObject({ semi_ripe: z.number().min(50).max(3000), hard: z.number().min(100).max(5000), src }).optional(),
 	bloom: z.strictObject({ opens: moment, days: z.number().int().positive(), src }).nullable().default(null),

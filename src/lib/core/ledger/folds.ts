@@ -55,11 +55,14 @@ function stock(id: string, entries: readonly AnyEntry[]): Stock | null {
 	const { protection, from_batch, ...d } = set.data;
 	const leave = latest(entries, 'stock.leave')?.data;
 	const gone = latest(entries, 'stock.gone');
+	// Where it was last said to stand: told with the rest, or carried there since.
+	const place_id = since(entries, set, 'stock.moved')?.data.place_id ?? d.place_id;
+	const placed = latest(entries, 'stock.placed')?.data;
 	return {
 		id,
 		...d,
-		// Where it was last said to stand: told with the rest, or carried there since.
-		place_id: since(entries, set, 'stock.moved')?.data.place_id ?? d.place_id,
+		place_id,
+		stands_at: placed?.place_id === place_id && placed.at.length > 0 ? placed.at : null,
 		protection: protection.status,
 		protected_until: protection.until,
 		leave_basis: leave?.basis ?? null,

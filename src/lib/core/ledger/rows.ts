@@ -1,5 +1,6 @@
 /** What stands of a place, a stock plant and a want, as their entries left it. Named as the tables name it. */
 import type { Protection } from '../material/protection.js';
+import type { Point } from '../ground/region.js';
 import type { ShapeData } from '../ground/shape.js';
 import type { Cause } from './causes.js';
 import type { Cover } from '../shelter/guards.js';
@@ -39,6 +40,8 @@ export interface Stock {
 	gone_on: string | null;
 	gone_why: string | null;
 	gone_cause: Cause | null;
+	/** Where each stands in the ground of its place, m; null where that is not told. */
+	stands_at: Point[] | null;
 }
 
 /** What a household says of one plant's winter. */

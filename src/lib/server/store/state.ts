@@ -89,7 +89,18 @@ export async function putPlace(db: Queryable, gardenId: string, p: Place): Promi
 			level_of = EXCLUDED.level_of, shape = EXCLUDED.shape`,
 		[
 			...[gardenId, p.id, p.name, p.kind, p.body, p.light, p.low_c, p.high_c, p.room_cm2, p.walk, p.closed],
-			...[p.guard_cover, p.heater_w, p.heater_c, p.guarded_on, p.faces, p.glass, p.lamp_umol, p.lamp_hours, p.level_of, JSON.stringify(p.shape)]
+			...[
+				p.guard_cover,
+				p.heater_w,
+				p.heater_c,
+				p.guarded_on,
+				p.faces,
+				p.glass,
+				p.lamp_umol,
+				p.lamp_hours,
+				p.level_of,
+				JSON.stringify(p.shape)
+			]
 		]
 	);
 }
@@ -103,7 +114,7 @@ export interface StockRow extends Stock {
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, gone_cause, version,
+	leave_basis, leave_reference, from_batch, since, COALESCE(told_on, since) AS told_on, gone_on, gone_why, gone_cause, stands_at, version,
 	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id') ORDER BY e.seq), '[]')
 	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
 		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays,
@@ -123,13 +134,13 @@ export async function stockById(db: Queryable, gardenId: string, id: string): Pr
 export async function putStock(db: Queryable, gardenId: string, s: Stock): Promise<void> {
 	await db.query(
 		`INSERT INTO stock (garden_id, id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
-			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why, gone_cause)
-		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
+			leave_basis, leave_reference, from_batch, since, told_on, gone_on, gone_why, gone_cause, stands_at)
+		 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, place_id = EXCLUDED.place_id, label = EXCLUDED.label,
 			count = EXCLUDED.count, size_cm = EXCLUDED.size_cm, age_years = EXCLUDED.age_years, condition = EXCLUDED.condition,
 			protection = EXCLUDED.protection, protected_until = EXCLUDED.protected_until, leave_basis = EXCLUDED.leave_basis,
 			leave_reference = EXCLUDED.leave_reference, from_batch = EXCLUDED.from_batch, since = EXCLUDED.since,
-			told_on = EXCLUDED.told_on, gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why, gone_cause = EXCLUDED.gone_cause`,
+			told_on = EXCLUDED.told_on, gone_on = EXCLUDED.gone_on, gone_why = EXCLUDED.gone_why, gone_cause = EXCLUDED.gone_cause, stands_at = EXCLUDED.stands_at`,
 		[
 			gardenId,
 			s.id,
@@ -149,7 +160,8 @@ export async function putStock(db: Queryable, gardenId: string, s: Stock): Promi
 			s.told_on,
 			s.gone_on,
 			s.gone_why,
-			s.gone_cause
+			s.gone_cause,
+			JSON.stringify(s.stands_at)
 		]
 	);
 }

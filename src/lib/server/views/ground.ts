@@ -1,13 +1,33 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { gardenOr404 } from '../forms.js';
-import { bedFilled, bedsShown } from '../groundView.js';
+import { bedFilled, bedsShown, kindsToSet, whereTo } from '../groundView.js';
+import { sayNumber } from '$lib/core/numbers.js';
 import { paperFonts } from '../fonts.js';
 import type { Ask } from './ask.js';
 import { sayArea, sayLength } from '$lib/core/units/index.js';
 import type { BedSheet } from '$lib/formats/bedSheet.js';
 
-export const groundView = async ({ params }: Ask) => ({ beds: await bedsShown(await gardenOr404(params.garden)) });
+/** So many of a kind at most: past that nobody sets them. */
+const MOST = 5_000;
+
+export async function groundView({ params, query }: Ask) {
+	const garden = await gardenOr404(params.garden);
+	const [kind, typed] = [(query.get('kind') ?? '').slice(0, 60), (query.get('count') ?? '').slice(0, 12)];
+	const count = Number(typed);
+	const asked = Number.isInteger(count) && count >= 1 && count <= MOST;
+	const [beds, kinds] = await Promise.all([bedsShown(garden), kindsToSet(garden)]);
+	return {
+		...{ beds, kinds, asked: { kind, count: typed } },
+		where: kind && asked ? await whereTo(garden, kind, count) : null,
+		wrong:
+			typed !== '' && !asked
+				? `How many: a whole number from 1 to ${sayNumber(MOST)}.`
+				: kind && typed === ''
+					? 'How many of them?'
+					: null
+	};
+}
 
 async function filledOf({ params, query }: Ask<'place'>) {
 	if (!z.uuid().safeParse(params.place).success)
@@ -35,7 +55,7 @@ export async function bedSheetView(ask: Ask<'place'>): Promise<BedSheet> {
 			? `${filled.asked.count} × ${filled.kind.name}, ${sayLength(filled.asked.spacingCm, garden.units)} apart, on ${sayArea(bed.ground.areaM2, garden.units)}`
 			: sayArea(bed.ground.areaM2, garden.units),
 		paper: garden.units.length === 'us' ? 'LETTER' : 'A4',
-		...{ outline: bed.ground.outline, holes: bed.ground.holes, points: filled?.points ?? [] },
+		...{ outline: bed.ground.outline, holes: bed.ground.holes, points: filled?.points ?? [], stands: bed.stands },
 		acrossM: (filled?.asked.spacingCm ?? 0) / 100,
 		fonts: paperFonts()
 	};

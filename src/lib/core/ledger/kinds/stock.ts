@@ -1,8 +1,16 @@
 import { z } from 'zod';
+import { outlineOf } from '../../ground/shape.js';
+import { FARTHEST_M, standsIn } from '../../ground/outline.js';
+import { sayNumber } from '../../numbers.js';
+import { ok, refuse } from '../../result.js';
 import { allOf, knownKind, knownStock, openPlace } from '../agree.js';
 import { cause, ofCause } from '../causes.js';
 import { because, entryKind, stockNamed } from '../describe.js';
 import { kindId, name, text, uuid, whole, within } from '../fields.js';
+
+const MOST_PLACED = 500;
+const along = within(-FARTHEST_M, FARTHEST_M, 'Where it stands');
+const corner = z.tuple([along, along]);
 
 const protection = z.object({
 	status: z.enum(['free', 'protected', 'unknown']),
@@ -50,6 +58,36 @@ export const stockKinds = {
 				() => knownStock(facts, e.subjectId),
 				() => openPlace(facts, e.data.place_id)
 			)
+	}),
+	/** Where each of it stands in the ground of its place. */
+	'stock.placed': entryKind({
+		words: 'stock set in its bed',
+		data: z.object({
+			place_id: uuid,
+			at: z.array(corner).max(MOST_PLACED, { error: () => `At most ${sayNumber(MOST_PLACED)} plants are set one by one.` })
+		}),
+		line: ({ data: d }, n) =>
+			d.at.length === 0
+				? `${stockNamed(n)}: its places in ${n.placeName(d.place_id)} taken out`
+				: `${stockNamed(n)}: ${d.at.length} set in ${n.placeName(d.place_id)}`,
+		check: async ({ data: d, subjectId }, facts) => {
+			const [stock, place] = [await facts.stock(subjectId), await facts.place(d.place_id)];
+			if (!stock) return knownStock(facts, subjectId);
+			if (!place || stock.place_id !== d.place_id)
+				return refuse('stock.elsewhere', 'It stands in another place by now: look at its page, then try again.');
+			if (d.at.length > stock.count)
+				return refuse(
+					'stock.too-many',
+					`There ${stock.count === 1 ? 'is 1 of it' : `are ${sayNumber(stock.count)} of them`}: set no more.`
+				);
+			const ground = place.shape && outlineOf(place.shape);
+			if (!ground?.ok)
+				return refuse('ground.unmeasured', `${place.name} is not measured yet: measure it, then set plants in it.`);
+			const outside = d.at.findIndex((p) => !standsIn(ground.value, p));
+			return outside < 0
+				? ok(true)
+				: refuse('ground.outside', `Plant ${outside + 1} would stand outside ${place.name}, or in a stone.`, `at.${outside}`);
+		}
 	}),
 	'stock.gone': entryKind({
 		words: 'stock gone',

@@ -2,7 +2,11 @@
 	/** Where does it all go? The beds of the garden, to one scale. */
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import Note from '$lib/ui/Note.svelte';
-	import { sayArea } from '$lib/core/units/index.js';
+	import { goto } from '$app/navigation';
+	import Act from '$lib/ui/Act.svelte';
+	import ChoiceField from '$lib/ui/ChoiceField.svelte';
+	import Field from '$lib/ui/Field.svelte';
+	import { sayArea, sayLength } from '$lib/core/units/index.js';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -24,6 +28,17 @@
 				? 'No bed is measured yet'
 				: `${sayArea(area, units)} of measured ground`
 	);
+	let kind = $derived(data.asked.kind);
+	let count = $derived(data.asked.count);
+	const w = $derived(data.where);
+	const going = $derived(w?.beds.filter((b) => b.takes > 0) ?? []);
+	const told = $derived(
+		!w
+			? ''
+			: going.length === 0
+				? `No measured bed has room for ${w.count === 1 ? 'it' : 'them'} in light that suits ${w.count === 1 ? 'it' : 'them'}.`
+				: `${going.map((b, i) => `${b.takes}${i === 0 ? ` ${w.kind.name}` : ''} in ${b.name}`).join(', ')}${w.left > 0 ? `; ${w.left} ${w.left === 1 ? 'is' : 'are'} left over: give ${w.left === 1 ? 'it' : 'them'} away, or pot ${w.left === 1 ? 'it' : 'them'} on` : ''}.`
+	);
 </script>
 
 <svelte:head><title>Ground · {data.garden.name}</title></svelte:head>
@@ -39,6 +54,41 @@
 {/if}
 
 {#if measured.length}
+	<section class="mt-6" aria-labelledby="where">
+		<h2 id="where" class="border-b border-ink pb-1">Where can these go?</h2>
+		<form
+			class="no-print mt-3 grid items-end gap-4 sm:grid-cols-[2fr_1fr_auto]"
+			onsubmit={(e) => {
+				e.preventDefault();
+				void goto(`?${new URLSearchParams({ kind, count }).toString()}`, { keepFocus: true, noScroll: true });
+			}}
+		>
+			<ChoiceField
+				label="Kind"
+				name="kind"
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))}
+				bind:value={kind}
+			/>
+			<Field label="How many" name="count" bind:value={count} numeric />
+			<Act type="submit">Find room</Act>
+		</form>
+		{#if data.wrong}<Note tone="harm" said>{data.wrong}</Note>{/if}
+		{#if w}
+			<p class="mt-4 max-w-prose text-lg" aria-live="polite"><strong>{told}</strong></p>
+			<ul class="mt-2">
+				{#each w.beds as b (b.id)}
+					<li class="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-2">
+						<a href="{base}/ground/{b.id}?kind={w.kind.id}">{b.name}</a>
+						<span
+							><span class="note">{b.light}</span>
+							{b.fits} fit at {sayLength(w.spacingCm, units)}</span
+						>
+					</li>
+				{/each}
+			</ul>
+			{#each w.cautions as caution (caution)}<Note class="mt-2">{caution}</Note>{/each}
+		{/if}
+	</section>
 	<ul class="mt-6 grid gap-6 lg:grid-cols-2">
 		{#each measured as b (b.id)}
 			<li class="border-b border-rule pb-4">
@@ -55,6 +105,7 @@
 						<BedDrawing
 							outline={b.ground!.outline}
 							holes={b.ground!.holes}
+							stands={b.stands}
 							{units}
 							overM={widest}
 							say="{b.name}, {sayArea(b.ground!.areaM2, units)}"

@@ -17,6 +17,7 @@
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
 	import Measure from './Measure.svelte';
+	import Setting from './Setting.svelte';
 	import type { PageData } from './$types';
 
 	type Filling = NonNullable<PageData['filled']>['choices'][number];
@@ -39,6 +40,10 @@
 	};
 	const ask = () => goto(address(), { keepFocus: true, noScroll: true, replaceState: true });
 
+	/** The stock whose places are being told. */
+	let setting = $state<string | null>(null);
+	const placed = $derived(bed.stands.some((s) => s.at.length > 0));
+	const unset = $derived(bed.stands.reduce((n, s) => n + s.count - s.at.length, 0));
 	/** The summer that is drawn: at first the one in which they touch. */
 	let summer = $derived(Math.min(10, Math.max(1, Math.ceil(data.filled?.asked.touch ?? 3))));
 	const acrossM = $derived((f?.spreads[summer] ?? 0) / 100);
@@ -46,7 +51,7 @@
 		!bed.ground
 			? `${bed.name} is not measured yet`
 			: f
-				? `${sayFits(f.asked.count)} in ${bed.name}`
+				? `${sayFits(f.asked.count)} ${placed ? 'beside what stands in' : 'in'} ${bed.name}`
 				: `${bed.name}: ${sayArea(bed.ground.areaM2, units)}`
 	);
 </script>
@@ -74,6 +79,7 @@
 				outline={bed.ground.outline}
 				holes={bed.ground.holes}
 				points={f?.points ?? []}
+				stands={bed.stands}
 				{acrossM}
 				{units}
 				say={f
@@ -167,8 +173,8 @@
 					: 'So large that not every place of the rows was tried.'}
 			How wide a plant is by the year is the handbook’s figure and its habit’s pace; soil and pruning change it.
 		</p>
-		<p class="no-print mt-3">
-			<a class="mr-6" href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</a>
+		<p class="no-print mt-3 flex flex-wrap gap-x-6">
+			<a href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</a>
 			<a href="{base}/wants/new?kind={f.kind.id}&count={f.asked.count}&place={bed.id}"
 				>Say that you want {f.asked.count} of them here</a
 			>
@@ -180,8 +186,36 @@
 	<h2 id="there" class="border-b border-ink pb-1">What stands there</h2>
 	{#if bed.stands.length}
 		<ul class="mt-2">
-			{#each bed.stands as s (s.name)}<li>{s.count} {s.name}</li>{/each}
+			{#each bed.stands as s, n (s.id)}
+				<li class="border-b border-rule py-1">
+					<span class="flex flex-wrap items-center justify-between gap-x-4">
+						<span
+							>{#if s.at.length}<strong class="mr-1">{n + 1}</strong>{/if}<a href="{base}/stock/{s.id}">{s.count} {s.name}</a>
+							<span class="note"
+								>{sayLength(s.acrossM * 100, units)} across{bed.ground && s.at.length < s.count
+									? s.at.length === 0
+										? ', not set in the drawing'
+										: `, ${s.at.length} set in the drawing`
+									: ''}</span
+							></span
+						>
+						{#if bed.ground}<Act
+								class="no-print"
+								aria-expanded={setting === s.id}
+								onclick={() => (setting = setting === s.id ? null : s.id)}
+								>{setting === s.id ? 'Leave it' : s.at.length ? 'Set anew' : 'Set it in the bed'}</Act
+							>{/if}
+					</span>
+					{#if setting === s.id && bed.ground}
+						<Setting stock={s} {bed} {units} today={data.garden.today} ondone={() => (setting = null)} />
+					{/if}
+				</li>
+			{/each}
 		</ul>
+		{#if bed.ground && unset > 0 && f}<p class="note mt-2">
+				{unset === 1 ? 'One plant' : `${unset} plants`} without a place in the drawing {unset === 1 ? 'is' : 'are'} not counted: what
+				fits is told as if {unset === 1 ? 'it' : 'they'} were not there.
+			</p>{/if}
 	{:else}<p class="mt-2 text-faded">Nothing is told to stand there.</p>{/if}
 </section>
 

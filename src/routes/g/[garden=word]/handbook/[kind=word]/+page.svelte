@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayLight } from '$lib/core/ground/where.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -53,6 +54,12 @@
 			{sayLength(k.size.height_cm, units)} tall, {sayLength(k.size.spread_cm, units)} wide
 		</dd>
 	</div>
+	{#if k.light}
+		<div>
+			<dt class="note">Outdoors in</dt>
+			<dd class="text-lg font-semibold">{sayLight(k.light.in)}</dd>
+		</div>
+	{/if}
 	<div>
 		<dt class="note">Spacing</dt>
 		<dd class="text-lg font-semibold">{sayLength(k.size.spacing_cm, units)}</dd>
