@@ -77,7 +77,7 @@ export async function benchShelter(tell: (line?: string) => void, ms: (n: number
 	tell(`| a shelter through the record’s ${winters.length} winters, nothing read | ${ms(unread)} |`);
 	tell(`| the same, learnt from a winter’s thermometer | ${ms(taught)} |`);
 	tell(
-		`| ${WINTERS.toLocaleString('en')} invented winters in ${bodies.length} places: coldest and longest spells at 11 marks | ${ms(ours)} |`
+		`| ${WINTERS.toLocaleString('en')} invented winters in ${bodies.length} places: coldest and longest spells at 11 marks, and what plants feel | ${ms(ours)} |`
 	);
 	tell(`| a plain loop on the same winters, the coldest alone | ${ms(plain)}: **${(ours / plain).toFixed(1)} times** |`);
 

@@ -18,6 +18,7 @@ import { strike } from '../src/lib/core/odds/strike.js';
 import { fillGarden } from '../bench/fillGarden.js';
 import { benchBench } from '../bench/atBench.js';
 import { benchVitals } from '../bench/vitals.js';
+import { benchGround } from '../bench/ground.js';
 import { benchShelter } from '../bench/shelter.js';
 import { benchSeason } from '../bench/season.js';
 
@@ -73,6 +74,7 @@ tell(
 
 benchModel(tell, ms);
 await benchShelter(tell, ms);
+benchGround(tell, ms);
 
 // ── the app with a ledger of 100,000 entries
 buildIfStale();

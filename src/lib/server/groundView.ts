@@ -11,7 +11,9 @@ import {
 	areaOf,
 	closeAfter,
 	fillOutline,
+	hedgeCount,
 	inOrder,
+	liftOf,
 	outlineOf,
 	share,
 	spreadAfter,
@@ -45,6 +47,8 @@ export interface Standing {
 	acrossM: number;
 	/** Where each is; empty where that is not told. */
 	at: Point[];
+	/** To move one of them; null where that is not told. */
+	lift: { acrossCm: number; kg: number; people: number } | null;
 }
 
 /** Corners go to the page to the millimetre. */
@@ -79,7 +83,8 @@ export async function bedsShown(garden: Garden): Promise<BedShown[]> {
 						...{ id: s.id, version: s.version, count: s.count },
 						name: [withVariety(kind), s.label].filter(Boolean).join(', '),
 						acrossM: Math.round(spreadNow(kind, s)) / 100,
-						at: (s.stands_at ?? []).slice(0, s.count)
+						at: (s.stands_at ?? []).slice(0, s.count),
+						lift: liftOf(kind, s)
 					};
 				})
 		}));
@@ -108,6 +113,8 @@ export interface FilledBed {
 	likely: number;
 	/** Across, cm, by summers after it was set out. */
 	spreads: number[];
+	/** Of a hedge measured by its sides: along its length, in one row and in two. */
+	hedge: { one: number; two: number } | null;
 	/** Where the asked spacing or margin is none. */
 	wrong: string | null;
 }
@@ -173,6 +180,12 @@ export async function kindsToSet(garden: Garden) {
 	return kindChoices(kinds, stocks);
 }
 
+/** As a want for a hedge counts it, without spares. */
+function hedgeOf(lengthM: number, spacingCm: number): FilledBed['hedge'] {
+	const [one, two] = ([1, 2] as const).map((rows) => hedgeCount({ lengthM, spacingCm, rows, spares: 0 }));
+	return one!.ok && two!.ok ? { one: one!.value, two: two!.value } : null;
+}
+
 export interface FillQuery {
 	kind: string;
 	spacing: string;
@@ -218,6 +231,7 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 				exact: asked.value.fill.exact,
 				likely: await likelyOf(garden, kind.id),
 				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
+				hedge: bed.kind === 'hedge' && shape.how.by === 'sides' ? hedgeOf(shape.how.length_m, spacingCm) : null,
 				wrong: spacingWrong ?? marginWrong
 			}
 		: null;

@@ -21,7 +21,7 @@ export const theme: ThemeConfig = {
 	helper: 'mt-1 text-[length:var(--text-note)] text-faded',
 	checkbox: { base: TICK, div: 'min-h-11 gap-2 text-base font-normal text-ink' },
 	radio: { input: `${TICK} rounded-full`, label: 'min-h-11 gap-2 text-base font-normal text-ink' },
-	range: 'h-2 rounded-none bg-rule accent-bottle dark:bg-rule',
+	range: 'min-h-11 rounded-none bg-transparent dark:bg-transparent',
 	alert: 'bg-transparent px-3 py-0 text-base text-ink',
 	modal: { base: 'rounded-none border border-bottle bg-pane text-ink', body: 'p-0', header: 'text-ink' },
 	kbd: 'rounded-none border border-edge bg-field font-mono text-base text-ink',

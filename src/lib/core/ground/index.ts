@@ -1,6 +1,7 @@
 export * from './cover.js';
 export * from './fill.js';
 export * from './hedge.js';
+export * from './lift.js';
 export * from './order.js';
 export * from './outline.js';
 export * from './region.js';

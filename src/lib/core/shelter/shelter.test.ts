@@ -10,6 +10,7 @@ import { gainOf, lagOf, respond } from './response.js';
 import { SHELTER_KINDS } from './bodies.js';
 import { daysInside, earthOn, inside, usualBody } from './thermal.js';
 import type { Body, Weather } from './thermal.js';
+import { asNight, bearsNow, hardenedAfter, hardenedAt, harmOfHour, marginIn } from '../season/cold.js';
 import { coldestIn, MARKS, oddsOfSpell, throughShelter } from './winters.js';
 
 const flat = new Float64Array(24).fill(1);
@@ -182,6 +183,31 @@ describe('what a thermometer teaches', () => {
 
 describe('winters in a shelter', () => {
 	const winters = Array.from({ length: 60 }, (_, n) => winter(0.01 + n / 61, 150, 0));
+
+	it('are felt by every plant as all of their days would be, one by one', () => {
+		for (const name of ['shed', 'frame', 'room'] as const) {
+			const body = usualBody(SHELTER_KINDS[name]);
+			const through = throughShelter(winters, () => body);
+			for (const [n, w] of winters.entries()) {
+				let [sum, harm, soft] = [0, 0, Number.NaN];
+				const days: [hardened: number, nightC: number][] = [];
+				inside(body, w, null, (_, hour, c) => {
+					sum += c;
+					harm += harmOfHour(c);
+					if (hour < 23) return;
+					soft = Number.isNaN(soft) ? hardenedAt(sum / 24) : hardenedAfter(soft, sum / 24);
+					days.push([soft, asNight(harm)]);
+					[sum, harm] = [0, 0];
+				});
+				for (const restingC of [-30, -12, -5, 3]) {
+					const bears = { growingC: Math.max(restingC, -5), restingC };
+					const worst = Math.min(...days.map(([h, c]) => c - bearsNow(bears, h)));
+					expect(marginIn(through.felt[n]!, bears)).toBeCloseTo(worst, 9);
+				}
+				expect(through.felt[n]!.nightC.length).toBeLessThan(40);
+			}
+		}
+	});
 
 	it('have a coldest night and spells that a plain look finds too', () => {
 		const body = usualBody(SHELTER_KINDS.shed);

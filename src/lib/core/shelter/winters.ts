@@ -1,5 +1,5 @@
 /** How cold it gets in a shelter: by many winters as they may come, each felt by a body that it may be. */
-import { asNight, hardenedAfter, hardenedAt, harmOfHour, worstOf } from '../season/cold.js';
+import { asNight, hardenedAfter, hardenedAt, harmOfHour, nightOf, worstOf } from '../season/cold.js';
 import type { ColdFelt } from '../season/cold.js';
 import { quantileOf } from '../season/frostDates.js';
 import { inside } from './thermal.js';
@@ -24,6 +24,36 @@ export const HEART = [60, 150] as const;
 /** Stored plants wake above it, °C. Common practice, no source. */
 export const WAKES_C = 10;
 
+/** A whole day at its lowest is felt as a night so much colder, °C: no day is felt as more. */
+const AT_MOST = -nightOf(0, 0);
+
+/** A winter's days as they come hour by hour; of most it is plain that another was worse, and their harm is not reckoned. */
+class WorstDays {
+	readonly hardened: number[] = [];
+	readonly nightC: number[] = [];
+	private readonly hours = new Float64Array(24);
+	private soft = Number.NaN;
+
+	hour(hour: number, c: number): void {
+		const { hours } = this;
+		hours[hour] = c;
+		if (hour < 23) return;
+		let [sum, low] = [0, Infinity];
+		for (let h = 0; h < 24; h++) {
+			sum += hours[h]!;
+			if (hours[h]! < low) low = hours[h]!;
+		}
+		// Its first day tells how hardened a plant is that comes in.
+		const soft = Number.isNaN(this.soft) ? hardenedAt(sum / 24) : hardenedAfter(this.soft, sum / 24);
+		this.soft = soft;
+		for (let i = 0; i < this.nightC.length; i++) if (this.hardened[i]! <= soft && this.nightC[i]! <= low - AT_MOST) return;
+		let harm = 0;
+		for (let h = 0; h < 24; h++) harm += harmOfHour(hours[h]!);
+		this.hardened.push(soft);
+		this.nightC.push(asNight(harm));
+	}
+}
+
 /** @param winters outside, all of the same days; `bodyOf` the body that feels the winter of a number */
 export function throughShelter(winters: readonly Weather[], bodyOf: (winter: number) => Body): InsideWinters {
 	const n = winters.length;
@@ -37,20 +67,10 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 	for (const [w, weather] of winters.entries()) {
 		running.fill(0);
 		let [low, runs, warm] = [Infinity, false, 0];
-		let [sum, harm, soft] = [0, 0, Number.NaN];
-		const days = weather.anchor.length;
-		const hardened = new Float64Array(days);
-		const nightC = new Float64Array(days);
+		const days = new WorstDays();
 		inside(bodyOf(w), weather, null, (day, hour, c, heated) => {
 			heatedH[w]! += heated;
-			sum += c;
-			harm += harmOfHour(c);
-			if (hour === 23) {
-				// Its first day tells how hardened a plant is that comes in.
-				hardened[day] = soft = Number.isNaN(soft) ? hardenedAt(sum / 24) : hardenedAfter(soft, sum / 24);
-				nightC[day] = asNight(harm);
-				[sum, harm] = [0, 0];
-			}
+			days.hour(hour, c);
 			if (day >= HEART[0] && day < HEART[1]) {
 				if (hour === 0) warm = 0;
 				if (c > WAKES_C && ++warm === 13) warmDays[w]!++;
@@ -65,7 +85,7 @@ export function throughShelter(winters: readonly Weather[], bodyOf: (winter: num
 			}
 		});
 		coldest[w] = low;
-		felt.push(worstOf(hardened, nightC));
+		felt.push(worstOf(days.hardened, days.nightC));
 	}
 	return { coldest, felt, spells, heatedH, warmDays };
 }

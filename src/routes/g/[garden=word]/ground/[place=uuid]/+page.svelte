@@ -65,6 +65,7 @@
 			? sayCover(f.asked.touch, f.asked.closed)
 			: ''}
 		{sayInHand(f.asked.count, f.likely)}
+		{#if f.hedge}As a hedge along its length: {f.hedge.one} in one row, {f.hedge.two} in two.{/if}
 	</p>
 {:else if !bed.ground}
 	<p class="mt-1 max-w-prose text-lg text-faded">With its size it is told how many plants fill it, and where each goes.</p>
@@ -155,8 +156,10 @@
 				{@const mine = c.spacingCm === f.asked.spacingCm}
 				{@const as = String(Math.round(short.shown(c.spacingCm) * 10) / 10)}
 				<TableBodyCell class="whitespace-nowrap {mine ? 'font-semibold' : ''}">
-					{#if mine}{sayLength(c.spacingCm, units)}{:else}<a href={address({ spacing: as })} onclick={() => (spacing = as)}
-							>{sayLength(c.spacingCm, units)}</a
+					{#if mine}{sayLength(c.spacingCm, units)}{:else}<a
+							class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
+							href={address({ spacing: as })}
+							onclick={() => (spacing = as)}>{sayLength(c.spacingCm, units)}</a
 						>{/if}
 				</TableBodyCell>
 				<TableBodyCell class="text-right text-lg font-semibold">{c.count}</TableBodyCell>
@@ -190,14 +193,22 @@
 				<li class="border-b border-rule py-1">
 					<span class="flex flex-wrap items-center justify-between gap-x-4">
 						<span
-							>{#if s.at.length}<strong class="mr-1">{n + 1}</strong>{/if}<a href="{base}/stock/{s.id}">{s.count} {s.name}</a>
+							>{#if s.at.length}<span
+									class="mr-2 inline-grid size-7 place-items-center rounded-full border border-ink bg-catkin/40 text-[0.875rem] font-semibold"
+									>{n + 1}</span
+								>{/if}<a href="{base}/stock/{s.id}">{s.count} {s.name}</a>
 							<span class="note"
 								>{sayLength(s.acrossM * 100, units)} across{bed.ground && s.at.length < s.count
 									? s.at.length === 0
 										? ', not set in the drawing'
 										: `, ${s.at.length} set in the drawing`
 									: ''}</span
-							></span
+							>{#if s.lift}<span class="note block"
+									>To move {s.count === 1 ? 'it' : 'one'}: a ball {sayLength(s.lift.acrossCm, units)} across, about {s.lift.kg <
+									10
+										? Math.round(s.lift.kg)
+										: Math.round(s.lift.kg / 5) * 5} kg wet{s.lift.people > 1 ? `: ${s.lift.people} people` : ''}.</span
+								>{/if}</span
 						>
 						{#if bed.ground}<Act
 								class="no-print"
