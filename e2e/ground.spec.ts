@@ -145,6 +145,11 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 		new URL((await page.getByRole('link', { name: 'Print it to scale' }).getAttribute('href'))!, page.url()).href
 	);
 	expect([sheet.status(), (await sheet.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-']);
+	await page.getByLabel('Pattern').selectOption('drift');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByText(/there is no gap for one more/)).toBeVisible();
+	expect((await counts())[1]).toBeLessThan(63);
+	await page.getByLabel('Pattern').selectOption('square');
 	await page.getByLabel('Spacing').fill('1');
 	await page.getByRole('button', { name: 'Fill it' }).click();
 	await expect(page.getByRole('alert').filter({ hasText: 'Plants in a bed stand 3 cm to 10 m apart.' })).toBeVisible();
@@ -226,4 +231,41 @@ test('where so many of a kind can go: the beds by light and room, what is left o
 	await where.getByLabel('How many').fill('many');
 	await where.getByRole('button', { name: 'Find room' }).click();
 	await expect(where.getByRole('alert')).toContainText('How many: a whole number from 1 to 5,000.');
+});
+
+test('two plants that swap: one waits in between, the order is ticked off and logged; who is in the way must go somewhere', async ({
+	app,
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await page.goto(`${app.demo}/ground`);
+	await page.getByRole('link', { name: /^Things have to change places/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('In what order do things move?');
+	const catmint = page.getByLabel('3 Catmint, Path edge');
+	const daylily = page.getByLabel(/^2 Daylily, lemon, early, Long border$/);
+	await catmint.selectOption({ label: 'to where Daylily, lemon, early stands' });
+	await page.getByRole('button', { name: 'Find the order' }).click();
+	await expect(page.getByRole('alert')).toHaveText('Catmint goes where Daylily, lemon, early stands: say where that goes.');
+	await daylily.selectOption({ label: 'to where Catmint stands' });
+	await page.getByLabel(/Border phlox|^\d* ?.*[Pp]hlox/).selectOption({ label: 'to a free spot in Cutting bed' });
+	await page.getByRole('button', { name: 'Find the order' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('4 moves, 1 waiting in between at most');
+	const order = page.getByRole('region', { name: 'In this order' }).locator('ol > li');
+	await expect(order).toHaveCount(4);
+	// Whoever waits is lifted before the other comes, and planted after it has left.
+	const told = (await order.allTextContents()).map((t) => t.replace(/\s+/g, ' '));
+	const lifted = told.findIndex((t) => t.includes('into pots or sacking'));
+	const planted = told.findIndex((t) => t.includes('from where it waited'));
+	const other = told.findIndex((t) => t.includes(', where') && !t.includes('from where it waited'));
+	expect([lifted < other, other < planted]).toEqual([true, true]);
+	await page.getByRole('checkbox', { name: 'Catmint is moved' }).check();
+	await page.getByRole('checkbox', { name: 'Daylily, lemon, early is moved' }).check();
+	await page.getByRole('button', { name: 'Log 2 as moved' }).click();
+	await expect(page.getByRole('status').filter({ hasText: '2 moved.' })).toBeVisible();
+	await expect(page.getByLabel('3 Catmint, Long border')).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(catmint).toBeVisible();
+	// An address that says nothing is no plan.
+	await page.goto(`${app.demo}/ground/moves?m=what,${'0'.repeat(36)}~at:${'1'.repeat(36)}`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('In what order do things move?');
 });

@@ -8,7 +8,7 @@ import { SCREENS } from '../src/lib/formats/screens.js';
 const PATHS = [
 	...SCREENS.map((s) => s.path),
 	...['bench?by=place', 'mix?kind=box&way=semi-ripe&n=120', 'guide/lavender/semi-ripe', 'guide/daylily/division'],
-	...['handbook/lavender', 'handbook/angels-trumpet', 'handbook/own?like=forsythia']
+	...['ground?kind=lavender&count=150', 'handbook/lavender', 'handbook/angels-trumpet', 'handbook/own?like=forsythia']
 ];
 /** WCAG 2.2 to AA, and what axe calls good practice besides. */
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];

@@ -23,6 +23,7 @@ export const SCREENS: readonly Screen[] = [
 	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
 	{ path: 'shelter', name: 'Shelter', main: false, timed: false },
 	{ path: 'ground', name: 'Ground', main: false, timed: false },
+	{ path: 'ground/moves', name: 'Moves', main: false, timed: false },
 	{ path: 'mix', name: 'Mix and shopping', main: false, timed: false },
 	{ path: 'labels', name: 'Labels', main: false, timed: false },
 	{ path: 'weather', name: 'Weather', main: false, timed: true },

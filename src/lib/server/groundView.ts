@@ -15,13 +15,14 @@ import {
 	inOrder,
 	liftOf,
 	outlineOf,
+	setOut,
 	share,
 	spreadAfter,
 	spreadNow,
 	suitsLight,
 	touchAfter
 } from '$lib/core/ground/index.js';
-import type { Offer, Pattern, Point, ShapeData } from '$lib/core/ground/index.js';
+import type { Offer, Point, Setting, ShapeData } from '$lib/core/ground/index.js';
 import { meanCount } from '$lib/core/odds/strike.js';
 import { IN_THE_GROUND } from '$lib/core/places.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
@@ -100,7 +101,7 @@ export interface Filling {
 
 export interface FilledBed {
 	kind: { id: string; name: string };
-	pattern: Pattern;
+	pattern: Setting;
 	turn: boolean;
 	marginCm: number;
 	/** The one that was asked for. */
@@ -132,7 +133,7 @@ function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, q: Around, t
 	const measured = outlineOf(shape);
 	if (!measured.ok) return measured;
 	const spacing = spacingCm / 100;
-	const filled = fillOutline({
+	const filled = setOut({
 		...{ ...measured.value, spacing, margin: q.marginCm / 100, pattern: q.pattern, turn },
 		// Each has its half of what is between them: where it stands and as wide as it is, and half a spacing of the new.
 		keepOff: q.stands.flatMap((s) => s.at.map(([x, y]) => ({ x, y, r: (s.acrossM + spacing) / 2 })))
@@ -150,7 +151,7 @@ function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, q: Around, t
 
 /** What is asked of every filling of a bed alike. */
 interface Around {
-	pattern: Pattern;
+	pattern: Setting;
 	marginCm: number;
 	stands: readonly Standing[];
 }
@@ -214,7 +215,7 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 	const [spacingCm, spacingWrong] =
 		typed >= LEAST_CM && typed <= MOST_CM ? [typed, null] : [kind.size.spacing_cm, 'Plants in a bed stand 3 cm to 10 m apart.'];
 	const [marginCm, marginWrong] = margin >= 0 && margin <= MOST_CM ? [margin, null] : [0, 'From the edge: 0 to 10 m.'];
-	const pattern: Pattern = q.pattern === 'square' ? 'square' : 'triangular';
+	const pattern: Setting = q.pattern === 'square' || q.pattern === 'drift' ? q.pattern : 'triangular';
 	const turn = q.turn === 'on';
 	const around: Around = { pattern, marginCm, stands: bed.stands };
 	const asked = fillingOf(kind, shape, spacingCm, around, turn);

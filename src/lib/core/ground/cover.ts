@@ -2,7 +2,7 @@
 import type { Kind } from '../handbook/schema.js';
 import { shootOf } from '../plan/tall.js';
 import { GROUND } from './judged.js';
-import type { Pattern } from './spacing.js';
+import type { Setting } from './spacing.js';
 
 type Spreading = Pick<Kind, 'habit' | 'size'>;
 
@@ -46,8 +46,8 @@ const ALL_BUT = 0.98;
 /** Summers until neighbours touch. */
 export const touchAfter = (kind: Spreading, spacingCm: number): number | null => summersUntil(kind, spacingCm);
 
-/** Farthest point from any plant of a lattice, by its spacing: the middle of a square, or of a triangle. */
-const OPEN: Record<Pattern, number> = { square: Math.SQRT1_2, triangular: 1 / Math.sqrt(3) };
+/** Farthest point from any plant, by its spacing: the middle of a square, of a triangle; in a drift one more would fit farther off. */
+const OPEN: Record<Setting, number> = { square: Math.SQRT1_2, triangular: 1 / Math.sqrt(3), drift: 1 };
 /** Summers until no earth is seen between them. */
-export const closeAfter = (kind: Spreading, spacingCm: number, pattern: Pattern): number | null =>
+export const closeAfter = (kind: Spreading, spacingCm: number, pattern: Setting): number | null =>
 	summersUntil(kind, 2 * OPEN[pattern] * spacingCm);

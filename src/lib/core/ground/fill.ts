@@ -11,6 +11,7 @@ import { sayNumber } from '../numbers.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import { areaOf, checkOutline } from './outline.js';
+import type { Outline } from './outline.js';
 import { boundaryOf, rowsAcross } from './region.js';
 import type { Curve, Point, Region } from './region.js';
 import { plantsPerM2 } from './spacing.js';
@@ -293,16 +294,22 @@ export function fill(asked: FillAsked): Fill {
 /** Past so many plants nobody sets them by a plan. */
 const MOST_PLANTS = 50_000;
 
-/** The same of an outline that has not been looked at yet. */
-export function fillOutline(asked: FillAsked): Result<Fill> {
+/** An outline that has not been looked at yet, and a spacing at which it takes no more than can be set. */
+export function fillable<T extends Outline & { spacing: number }>(asked: T, pattern: Pattern): Result<T> {
 	const sound = checkOutline(asked);
 	if (!sound.ok) return sound;
-	const about = areaOf(asked) * plantsPerM2(asked.spacing * 100, asked.pattern);
+	const about = areaOf(asked) * plantsPerM2(asked.spacing * 100, pattern);
 	if (about > MOST_PLANTS)
 		return refuse(
 			'ground.many',
 			`That is about ${sayNumber(Math.round(about))} plants: ${sayNumber(MOST_PLANTS)} at most.`,
 			'spacing'
 		);
-	return ok(fill(asked));
+	return ok(asked);
+}
+
+/** The same of an outline that has not been looked at yet. */
+export function fillOutline(asked: FillAsked): Result<Fill> {
+	const good = fillable(asked, asked.pattern);
+	return good.ok ? ok(fill(asked)) : good;
 }

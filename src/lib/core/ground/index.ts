@@ -1,4 +1,5 @@
 export * from './cover.js';
+export * from './drift.js';
 export * from './fill.js';
 export * from './hedge.js';
 export * from './lift.js';
@@ -6,6 +7,7 @@ export * from './order.js';
 export * from './outline.js';
 export * from './region.js';
 export * from './rows.js';
+export * from './setOut.js';
 export * from './shape.js';
 export * from './spacing.js';
 export * from './tape.js';

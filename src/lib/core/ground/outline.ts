@@ -4,7 +4,7 @@ import { orient2d } from 'robust-predicates';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import { edgesOf } from './region.js';
-import type { Edge, Point } from './region.js';
+import type { Edge, Point, Region } from './region.js';
 
 export interface Outline {
 	/** Corners in order, m; the last joins the first. */
@@ -73,17 +73,27 @@ export function checkOutline<T extends Outline>(o: T): Result<T> {
 	return ok(o);
 }
 
-/** Does a plant stand in the ground there: in the outline, in no hole, or on an edge? */
-export function standsIn({ outline, holes }: Outline, p: Point): boolean {
-	const onEdge = [outline, ...holes].some((ring) =>
-		edgesOf([ring]).some((e) => {
-			const [ux, uy] = [e.x2 - e.x1, e.y2 - e.y1];
-			const t = Math.min(1, Math.max(0, ((p[0] - e.x1) * ux + (p[1] - e.y1) * uy) / (ux * ux + uy * uy)));
-			return Math.hypot(p[0] - e.x1 - t * ux, p[1] - e.y1 - t * uy) <= ON_EDGE_M;
-		})
-	);
-	return onEdge || (within(outline, p) && !holes.some((h) => within(h, p)));
+/** How far a point lies from the nearest edge, m. */
+function fromEdge({ outline, holes }: Outline, p: Point): number {
+	let least = Infinity;
+	for (const e of edgesOf([outline, ...holes])) {
+		const [ux, uy] = [e.x2 - e.x1, e.y2 - e.y1];
+		const t = Math.min(1, Math.max(0, ((p[0] - e.x1) * ux + (p[1] - e.y1) * uy) / (ux * ux + uy * uy)));
+		least = Math.min(least, Math.hypot(p[0] - e.x1 - t * ux, p[1] - e.y1 - t * uy));
+	}
+	return least;
 }
+
+/** Does a plant stand in the ground there: in the outline, in no hole, or on an edge? */
+export const standsIn = (o: Outline, p: Point): boolean =>
+	(within(o.outline, p) && !o.holes.some((h) => within(h, p))) || fromEdge(o, p) <= ON_EDGE_M;
+
+/** May one be set there: inside, as far from every edge as asked, and clear of what stands there? */
+export const mayStand = (region: Region, p: Point): boolean =>
+	within(region.outline, p) &&
+	!region.holes.some((h) => within(h, p)) &&
+	(region.keepOff ?? []).every((d) => Math.hypot(p[0] - d.x, p[1] - d.y) >= d.r) &&
+	fromEdge(region, p) >= region.margin;
 /** Corners and plants are kept to the millimetre. */
 const ON_EDGE_M = 0.0015;
 

@@ -26,6 +26,8 @@ export function hedgeCount({ lengthM, spacingCm, rows, spares }: HedgeShape): Re
 }
 
 export type Pattern = 'square' | 'triangular';
+/** In rows, or as if unplanted. */
+export type Setting = Pattern | 'drift';
 
 /** Plants per square metre at a spacing in cm. */
 export function plantsPerM2(spacingCm: number, pattern: Pattern): number {

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { gardenOr404 } from '../forms.js';
+import { movesPlanned } from '../movesView.js';
 import { bedFilled, bedsShown, kindsToSet, whereTo } from '../groundView.js';
 import { sayNumber } from '$lib/core/numbers.js';
 import { paperFonts } from '../fonts.js';
@@ -60,3 +61,9 @@ export async function bedSheetView(ask: Ask<'place'>): Promise<BedSheet> {
 		fonts: paperFonts()
 	};
 }
+
+/** So many at most: more are moved in several goes. */
+const MOST_MOVES = 200;
+
+export const movesView = async ({ params, query }: Ask) =>
+	movesPlanned(await gardenOr404(params.garden), (query.get('m') ?? '').split(',').slice(0, MOST_MOVES));

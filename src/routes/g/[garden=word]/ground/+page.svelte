@@ -78,7 +78,10 @@
 			<ul class="mt-2">
 				{#each w.beds as b (b.id)}
 					<li class="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-2">
-						<a href="{base}/ground/{b.id}?kind={w.kind.id}">{b.name}</a>
+						<a
+							class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
+							href="{base}/ground/{b.id}?kind={w.kind.id}">{b.name}</a
+						>
 						<span
 							><span class="note">{b.light}</span>
 							{b.fits} fit at {sayLength(w.spacingCm, units)}</span
@@ -115,6 +118,9 @@
 			</li>
 		{/each}
 	</ul>
+{/if}
+{#if data.beds.length}
+	<div class="no-print mt-6"><Act href="{base}/ground/moves">Things have to change places: in what order?</Act></div>
 {/if}
 {#if unmeasured.length}
 	<section class="mt-8" aria-labelledby="unmeasured">

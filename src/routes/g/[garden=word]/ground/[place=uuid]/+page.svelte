@@ -127,10 +127,11 @@
 				bind:value={pattern}
 				items={[
 					{ value: 'triangular', name: 'staggered, all neighbours alike' },
-					{ value: 'square', name: 'square' }
+					{ value: 'square', name: 'square' },
+					{ value: 'drift', name: 'a drift, as if unplanted' }
 				]}
 			/>
-			<Checkbox bind:checked={turn}>Rows in any direction</Checkbox>
+			{#if pattern !== 'drift'}<Checkbox bind:checked={turn}>Rows in any direction</Checkbox>{/if}
 			<Act type="submit" main>Fill it</Act>
 		</form>
 	</div>
@@ -169,19 +170,21 @@
 			{/snippet}
 		</Rows>
 		<p class="note mt-2 max-w-prose">
-			{f.exact
-				? 'No other place of these rows holds more.'
-				: f.turn
-					? 'The best of the directions that were tried.'
-					: 'So large that not every place of the rows was tried.'}
+			{f.pattern === 'drift'
+				? 'No two are nearer than that, and there is no gap for one more: the fullest of some ways to set them.'
+				: f.exact
+					? 'No other place of these rows holds more.'
+					: f.turn
+						? 'The best of the directions that were tried.'
+						: 'So large that not every place of the rows was tried.'}
 			How wide a plant is by the year is the handbook’s figure and its habit’s pace; soil and pruning change it.
 		</p>
-		<p class="no-print mt-3 flex flex-wrap gap-x-6">
-			<a href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</a>
-			<a href="{base}/wants/new?kind={f.kind.id}&count={f.asked.count}&place={bed.id}"
-				>Say that you want {f.asked.count} of them here</a
+		<div class="no-print mt-3 flex flex-wrap gap-3">
+			<Act href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</Act>
+			<Act href="{base}/wants/new?kind={f.kind.id}&count={f.asked.count}&place={bed.id}"
+				>Say that you want {f.asked.count} of them here</Act
 			>
-		</p>
+		</div>
 	</section>
 {/if}
 
