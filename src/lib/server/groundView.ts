@@ -10,7 +10,6 @@ import type { Kind } from '$lib/core/handbook/schema.js';
 import {
 	areaOf,
 	closeAfter,
-	fillOutline,
 	hedgeCount,
 	inOrder,
 	liftOf,

@@ -69,7 +69,7 @@
 						<span class="min-w-0 flex-1">
 							<strong>{s.count > 1 ? `${s.count} ` : ''}{s.name}</strong>
 							{#if s.holds}out of {s.from}, into pots or sacking in the shade: {s.count > 1 ? 'they wait' : 'it waits'}.
-							{:else}{s.held ? 'from where it waited' : `from ${s.from}`} to {s.to}{s.after
+							{:else}{s.held ? `from where ${s.count > 1 ? 'they' : 'it'} waited` : `from ${s.from}`} to {s.to}{s.after
 									? `, where ${s.after} stood`
 									: ''}.{/if}
 							<span class="note block">
