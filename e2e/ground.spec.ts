@@ -110,14 +110,14 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 	await expect(page.getByText('12 m²', { exact: true })).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this' }).click();
 	await expect(page.getByRole('status').filter({ hasText: 'Measured.' })).toBeVisible();
-	await expect(page.getByRole('heading', { level: 1 })).toContainText('fit in Windbreak');
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('plants fit in Windbreak');
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Windbreak, west side is not measured yet');
 	await page.getByLabel('How was it measured?').selectOption('sides');
 	await page.getByLabel('Length', { exact: true }).fill('4');
 	await page.getByLabel('Width', { exact: true }).fill('3');
 	await page.getByRole('button', { name: 'Keep this' }).click();
-	await expect(page.getByRole('heading', { level: 1 })).toContainText('fit in Windbreak');
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('plants fit in Windbreak');
 
 	// Asked of a kind: three spacings side by side, the drawing says how many, closer is more.
 	const kind = page.getByRole('combobox', { name: 'Kind' });
@@ -138,9 +138,9 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 	// 4 × 3 m at 50 cm, square: 9 × 7.
 	await page.getByLabel('Pattern').selectOption('square');
 	await page.getByRole('button', { name: 'Fill it' }).click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('63 fit in Windbreak, west side');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('63 plants fit in Windbreak, west side');
 	// Its length as a hedge: both ends planted.
-	await expect(page.getByText('As a hedge along its length: 9 in one row, 17 in two.')).toBeVisible();
+	await expect(page.getByText('As a hedge along its length: 9 plants in one row, 17 in two.')).toBeVisible();
 	const sheet = await page.request.get(
 		new URL((await page.getByRole('link', { name: 'Print it to scale' }).getAttribute('href'))!, page.url()).href
 	);
@@ -170,7 +170,7 @@ test('what stands in a bed is set in its drawing by tap, key and number; what is
 	await page.setViewportSize({ width: 1280, height: 900 });
 	await page.goto(`${app.demo}/ground`);
 	await page.getByRole('link', { name: /^Long border/ }).click();
-	const fits = async () => Number(/^(\d+) fit/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
+	const fits = async () => Number(/^(\d+) plants fit/.exec((await page.getByRole('heading', { level: 1 }).textContent())!)![1]);
 	await page.getByLabel('Spacing').fill('40');
 	await page.getByRole('button', { name: 'Fill it' }).click();
 	await expect(page.getByText(/ at 40\scm on /)).toBeVisible();
@@ -199,12 +199,12 @@ test('what stands in a bed is set in its drawing by tap, key and number; what is
 	await where.fill('3 2\n4,5 2');
 	await item.getByRole('button', { name: 'Keep these places' }).click();
 	await expect(page.getByRole('status').filter({ hasText: 'Set.' })).toBeVisible();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ fit beside what stands in Long border$/);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ plants fit beside what stands in Long border$/);
 	const after = await fits();
 	// Two hydrangeas some metre and a half across each take the room of several.
 	expect(before - after).toBeGreaterThan(8);
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${before} fit in Long border`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${before} plants fit in Long border`);
 });
 
 test('where so many of a kind can go: the beds by light and room, what is left over, and a wrong number told', async ({
@@ -223,9 +223,9 @@ test('where so many of a kind can go: the beds by light and room, what is left o
 	expect(numbers.reduce((a, b) => a + b)).toBe(900);
 	// The same number on the bed's own page.
 	const item = where.getByRole('listitem').filter({ hasText: 'Path edge' });
-	const fits = Number(/(\d+) fit at/.exec((await item.textContent())!)![1]);
+	const fits = Number(/(\d+) plants fit/.exec((await item.textContent())!)![1]);
 	await item.getByRole('link').click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${fits} fit beside what stands in Path edge`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`${fits} plants fit beside what stands in Path edge`);
 	await page.goto(`${app.demo}/ground?kind=hosta&count=3`);
 	await expect(where.getByRole('listitem').filter({ hasText: 'Long border' })).toContainText('too sunny for it');
 	await where.getByLabel('How many').fill('many');
@@ -249,7 +249,7 @@ test('two plants that swap: one waits in between, the order is ticked off and lo
 	await daylily.selectOption({ label: 'to where Catmint stands' });
 	await page.getByLabel(/Border phlox|^\d* ?.*[Pp]hlox/).selectOption({ label: 'to a free spot in Cutting bed' });
 	await page.getByRole('button', { name: 'Find the order' }).click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('4 moves, 1 waiting in between at most');
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^4 moves; \d plants wait in between$/);
 	const order = page.getByRole('region', { name: 'In this order' }).locator('ol > li');
 	await expect(order).toHaveCount(4);
 	// Whoever waits is lifted before the other comes, and planted after it has left.

@@ -116,5 +116,10 @@ export async function movesPlanned(garden: Garden, asked: readonly string[]) {
 		m.today,
 		season
 	);
-	return { ...none, steps, mostHeld: order.value.mostHeld, day: day === null ? null : isoOf(day) };
+	let [held, mostHeld] = [0, 0];
+	for (const s of steps) {
+		held += s.holds ? s.count : s.held ? -s.count : 0;
+		mostHeld = Math.max(mostHeld, held);
+	}
+	return { ...none, steps, mostHeld, day: day === null ? null : isoOf(day) };
 }

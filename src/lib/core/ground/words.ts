@@ -20,13 +20,13 @@ export function sayCover(touch: number | null, closed: number | null): string {
 		: `They touch ${touches} and cover the earth ${closes}.`;
 }
 
-/** "36 fit"; "none fits". */
+/** "36 plants fit"; "no plant fits". */
 export const sayFits = (count: number): string =>
-	count === 0 ? 'None fits' : `${sayNumber(count)} ${count === 1 ? 'fits' : 'fit'}`;
+	count === 0 ? 'No plant fits' : `${sayNumber(count)} ${count === 1 ? 'plant fits' : 'plants fit'}`;
 
 /** What is in hand against what the bed takes. */
 export function sayInHand(count: number, likely: number): string {
 	if (likely <= 0) return '';
 	if (likely >= count) return `You will have about ${sayNumber(likely)}: enough.`;
-	return `You will have about ${sayNumber(likely)}: ${sayNumber(count - likely)} short.`;
+	return `You will have about ${sayNumber(likely)}: ${sayNumber(count - likely)} too few.`;
 }

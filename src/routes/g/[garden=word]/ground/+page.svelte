@@ -6,6 +6,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import { sayFits } from '$lib/core/ground/words.js';
 	import { sayArea, sayLength } from '$lib/core/units/index.js';
 	import type { PageData } from './$types';
 
@@ -84,7 +85,8 @@
 						>
 						<span
 							><span class="note">{b.light}</span>
-							{b.fits} fit at {sayLength(w.spacingCm, units)}</span
+							{sayFits(b.fits)}
+							{sayLength(w.spacingCm, units)} apart</span
 						>
 					</li>
 				{/each}

@@ -65,7 +65,7 @@
 			? sayCover(f.asked.touch, f.asked.closed)
 			: ''}
 		{sayInHand(f.asked.count, f.likely)}
-		{#if f.hedge}As a hedge along its length: {f.hedge.one} in one row, {f.hedge.two} in two.{/if}
+		{#if f.hedge}As a hedge along its length: {f.hedge.one} plants in one row, {f.hedge.two} in two.{/if}
 	</p>
 {:else if !bed.ground}
 	<p class="mt-1 max-w-prose text-lg text-faded">With its size it is told how many plants fill it, and where each goes.</p>

@@ -32,8 +32,10 @@
 	const heading = $derived(
 		data.steps.length === 0
 			? 'In what order do things move?'
-			: `${data.steps.length} ${data.steps.length === 1 ? 'move' : 'moves'}, ${
-					data.mostHeld === 0 ? 'none has to wait in between' : `${data.mostHeld} waiting in between at most`
+			: `${data.steps.length} ${data.steps.length === 1 ? 'move' : 'moves'}; ${
+					data.mostHeld === 0
+						? 'nothing waits in between'
+						: `${data.mostHeld} ${data.mostHeld === 1 ? 'plant waits' : 'plants wait'} in between`
 				}`
 	);
 	const kilos = (kg: number) => `${kg < 10 ? Math.round(kg) : Math.round(kg / 5) * 5} kg`;
