@@ -34,7 +34,6 @@ const SHOTS: Shot[] = [
 	{ name: 'stock', path: 'stock' },
 	{ name: 'cuts', path: 'stock', follow: 'red stems', then: 'Where to cut, and what it gives', whole: true },
 	{ name: 'bench', path: 'bench' },
-	{ name: 'bench-places', path: 'bench?by=place' },
 	{ name: 'batch', path: 'bench', follow: 'Border penstemon', whole: true },
 	{ name: 'batch-phone', path: 'bench', follow: 'Marguerite', size: PHONE, dark: true },
 	{ name: 'guide', path: 'guide/lavender/semi-ripe', whole: true },

@@ -5,7 +5,7 @@ import { bookKindsOf, kindsOf } from './context.js';
 import { forecastOf, known, modelOf } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { PlaceRow, StockRow } from './store/state.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import {
 	areaOf,
@@ -81,7 +81,7 @@ export async function bedsShown(garden: Garden): Promise<BedShown[]> {
 					const kind = kinds.get(s.kind_id)!;
 					return {
 						...{ id: s.id, version: s.version, count: s.count },
-						name: [withVariety(kind), s.label].filter(Boolean).join(', '),
+						name: withLabel(kind, s.label),
 						acrossM: Math.round(spreadNow(kind, s)) / 100,
 						at: (s.stands_at ?? []).slice(0, s.count),
 						lift: liftOf(kind, s)

@@ -7,7 +7,7 @@ import type { PlaceRow, StockRow } from './store/state.js';
 import { isoOf } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { HOLD, liftOf, orderMoves } from '$lib/core/ground/index.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { IN_THE_GROUND } from '$lib/core/places.js';
 import { plantingDay } from '$lib/core/plan/walk.js';
@@ -36,8 +36,7 @@ export interface Step {
 	from_day: IsoDate | null;
 }
 
-const nameOf = (s: StockRow, kinds: ReadonlyMap<string, Kind>) =>
-	[withVariety(kinds.get(s.kind_id)!), s.label].filter(Boolean).join(', ');
+const nameOf = (s: StockRow, kinds: ReadonlyMap<string, Kind>) => withLabel(kinds.get(s.kind_id)!, s.label);
 
 /** The first day that suits all of them, from a day on; null where there is none within a year and a half. */
 function dayForAll(kinds: readonly Kind[], from: DayNumber, season: Parameters<typeof plantingDay>[2]): DayNumber | null {

@@ -6,7 +6,7 @@ import type { RoundWorld } from './roundWorld.js';
 import { frostOnStock } from './stood.js';
 import { dayInYear, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/schema.js';
 import { sayFrost } from '$lib/core/plan/troubleWords.js';
 import { ROUND } from '$lib/core/round/judged.js';
 import { asksFrom } from '$lib/core/round/marks.js';
@@ -22,7 +22,7 @@ export function frostLooks(w: RoundWorld): RoundTask[] {
 			task({
 				key: `frost-look:${s.id}:${frost.on}`,
 				work: 'frost-look',
-				title: `Look whether ${s.count === 1 ? '' : `${s.count} `}${[withVariety(kind), s.label].filter(Boolean).join(', ')} ${s.count === 1 ? 'lives' : 'live'}`,
+				title: `Look whether ${s.count === 1 ? '' : `${s.count} `}${withLabel(kind, s.label)} ${s.count === 1 ? 'lives' : 'live'}`,
 				from,
 				by: Math.max(from, frost.on + 4),
 				late: false,
@@ -55,7 +55,7 @@ export function liftings(w: RoundWorld, day: DayNumber): RoundTask[] {
 			task({
 				key: `lift:${s.id}:${yearOf(frost)}`,
 				work: 'lift',
-				title: `Lift ${s.count} ${[withVariety(kind), s.label].filter(Boolean).join(', ')}`,
+				title: `Lift ${s.count} ${withLabel(kind, s.label)}`,
 				from,
 				by: Math.max(from, frost + LIFT_WITHIN),
 				late: false,

@@ -8,7 +8,7 @@ import type { StockRow } from './store/state.js';
 import { LIKELIEST, named } from './winterWords.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import { bodyOf, daysToDry, fallsTo, outOn } from '$lib/core/shelter/index.js';
@@ -201,7 +201,7 @@ function carriedOut(w: RoundWorld, id: string): Carried {
 	const outside = new Set(w.places.filter((p) => !p.closed && bodyOf(p) === null).map((p) => p.id));
 	return {
 		...{ id, full: null, limitC: kind.winter.limit_c, bears: sayTemperature(kind.winter.limit_c, w.garden.units) },
-		name: [withVariety(kind), s.label].filter(Boolean).join(', '),
+		name: withLabel(kind, s.label),
 		to: s.stays.findLast((stay) => outside.has(stay.placeId ?? ''))?.placeId ?? null
 	};
 }

@@ -17,7 +17,7 @@ import { dayInYear, dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { bringInBy } from '$lib/core/round/triggers.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind, Stage } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
@@ -102,7 +102,7 @@ function stockThing(m: Model, s: StockRow, saying: Saying): Thing[] {
 		{
 			...{ id: s.id, what: 'stock' as const, kind, code: null, count: s.count, vessels: s.count, placeId: s.place_id },
 			...{ areaCm2: area, laterCm2: area, tallCm: s.size_cm, said, apart, worth: worthOf(said, kind) },
-			name: [withVariety(kind), s.label].filter(Boolean).join(', '),
+			name: withLabel(kind, s.label),
 			chanceAt: (at) => livesAt({ kind, ...at }) ?? UNHEARD_OF * bearsCold({ kind, ...at, place: at.place ?? 'bed' }),
 			suits: (p) => shelters.some((x) => x.in === p.kind)
 		}

@@ -1,10 +1,9 @@
 <script lang="ts">
 	/** How a bed was measured, drawn as it is typed. */
-	import Label from 'flowbite-svelte/Label.svelte';
-	import Textarea from 'flowbite-svelte/Textarea.svelte';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { areaOf, outlineOf, shapeData, shapeOf } from '$lib/core/ground/index.js';
@@ -66,19 +65,12 @@
 		{:else if by === 'across'}
 			<Field label="Across" name="across" bind:value={across} unit={long.unit} numeric />
 		{:else if by === 'corners'}
-			<div>
-				<Label for="corners">Corners in order, {long.unit}</Label>
-				<Textarea
-					id="corners"
-					name="corners"
-					rows={6}
-					maxlength={9000}
-					class="w-full"
-					bind:value={corners}
-					aria-describedby="corners-say"
-				/>
-				<p id="corners-say" class="note">One a line: how far to the right, then how far back. “0 0” is the first.</p>
-			</div>
+			<LinesField
+				label="Corners in order, {long.unit}"
+				name="corners"
+				bind:value={corners}
+				hint="One a line: how far to the right, then how far back. “0 0” is the first."
+			/>
 		{:else}
 			<Field
 				label="Between the two points"
@@ -88,33 +80,20 @@
 				numeric
 				hint="Two posts, a house corner: all corners of the bed on one side of the line between them."
 			/>
-			<div>
-				<Label for="tapes">Each corner in order, {long.unit}</Label>
-				<Textarea
-					id="tapes"
-					name="tapes"
-					rows={6}
-					maxlength={9000}
-					class="w-full"
-					bind:value={tapes}
-					aria-describedby="tapes-say"
-				/>
-				<p id="tapes-say" class="note">One a line: from the left point, then from the right one.</p>
-			</div>
-		{/if}
-		<div>
-			<Label for="holes">Stones and trunks in it, {long.unit}</Label>
-			<Textarea
-				id="holes"
-				name="holes"
-				rows={2}
-				maxlength={3000}
-				class="w-full"
-				bind:value={holes}
-				aria-describedby="holes-say"
+			<LinesField
+				label="Each corner in order, {long.unit}"
+				name="tapes"
+				bind:value={tapes}
+				hint="One a line: from the left point, then from the right one."
 			/>
-			<p id="holes-say" class="note">One a line: how wide, how far to the right, how far back. Empty for none.</p>
-		</div>
+		{/if}
+		<LinesField
+			label="Stones and trunks in it, {long.unit}"
+			name="holes"
+			bind:value={holes}
+			rows={2}
+			hint="One a line: how wide, how far to the right, how far back. Empty for none."
+		/>
 	</EntryForm>
 	<div aria-live="polite">
 		{#if draft?.ok}

@@ -1,10 +1,9 @@
 <script lang="ts">
 	/** Where the plants of a stock stand: tapped on the drawing, moved by the arrow keys, or typed. */
-	import Label from 'flowbite-svelte/Label.svelte';
-	import Textarea from 'flowbite-svelte/Textarea.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import LinesField from '$lib/ui/LinesField.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { readRows } from '$lib/core/ground/index.js';
 	import type { Point } from '$lib/core/ground/index.js';
@@ -21,7 +20,6 @@
 		ondone: () => void;
 	}
 	let { stock, bed, units, today, ondone }: Props = $props();
-	const uid = $props.id();
 	const long = $derived(longMeasure(units));
 	/** Taps and keys go by steps of so much, m. */
 	const STEP = 0.05;
@@ -88,13 +86,13 @@
 		{ondone}
 	>
 		<input type="hidden" name="stock" value={stock.id} />
-		<div>
-			<Label for={uid}>Where each stands, {long.unit}</Label>
-			<Textarea id={uid} name="at" rows={5} maxlength={9000} class="w-full" bind:value={typed} aria-describedby="{uid}-say" />
-			<p id="{uid}-say" class="note">
-				One a line: how far to the right, then how far back, from the first corner. Empty takes them out.
-			</p>
-		</div>
+		<LinesField
+			label="Where each stands, {long.unit}"
+			name="at"
+			bind:value={typed}
+			rows={5}
+			hint="One a line: how far to the right, then how far back, from the first corner. Empty takes them out."
+		/>
 		{#if !read.ok}<Note tone="harm">{read.problem.sentence}</Note>{/if}
 	</EntryForm>
 </div>

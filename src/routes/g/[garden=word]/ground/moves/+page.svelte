@@ -46,10 +46,12 @@
 <h1 class="mt-1">{heading}</h1>
 {#if data.steps.length}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		{data.day
-			? `The first day that suits all of them is ${sayDate(data.day)}.`
-			: 'No day suits all of them: each has its own, below.'}
-		{people > 1 ? `For the heaviest you are ${people}.` : ''} A dull, damp day is best.
+		{data.day === data.garden.today
+			? 'Today suits all of them.'
+			: data.day
+				? `The first day that suits all of them is ${sayDate(data.day)}.`
+				: 'No day suits all of them: each has its own, below.'}
+		{people > 1 ? `The heaviest takes ${people} people.` : ''} A dull, damp day is best.
 	</p>
 {/if}
 {#if data.wrong}<Note tone="harm" said>{data.wrong}</Note>{/if}
