@@ -155,10 +155,11 @@ interface Around {
 	stands: readonly Standing[];
 }
 
-/** Plants of a kind that its living batches will probably bring to the ground. */
-async function likelyOf(garden: Garden, kindId: string): Promise<number> {
-	const [m, { living }] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	const mine = living.filter((b) => b.kindId === kindId);
+/** Plants of a kind that its living batches will probably bring to this ground: what is wanted elsewhere goes there. */
+async function likelyOf(garden: Garden, kindId: string, placeId: string): Promise<number> {
+	const [m, { living, wants }] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const elsewhere = new Set(wants.filter((w) => w.place_id !== null && w.place_id !== placeId).map((w) => w.id));
+	const mine = living.filter((b) => b.kindId === kindId && !elsewhere.has(b.wantId ?? ''));
 	return Math.round(
 		mine.reduce((sum, b) => {
 			const k = known(m, b);
@@ -229,7 +230,7 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 				choices: near.flatMap((n) => (n.ok ? [n.value.filling] : [])),
 				points: mm(asked.value.fill.points),
 				exact: asked.value.fill.exact,
-				likely: await likelyOf(garden, kind.id),
+				likely: await likelyOf(garden, kind.id, placeId),
 				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
 				hedge: bed.kind === 'hedge' && shape.how.by === 'sides' ? hedgeOf(shape.how.length_m, spacingCm) : null,
 				wrong: spacingWrong ?? marginWrong
