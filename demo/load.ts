@@ -1,12 +1,13 @@
 /** Tells the sample garden's story into the ledger, entry by entry, as a person would have. */
 import { v5 as uuidv5 } from 'uuid';
-import { BATCHES, GARDEN, PLACED, PLACES, SHAPES, STOCK, WANTS } from './story.js';
+import { BATCHES, GARDEN, MOVES, PLACED, PLACES, SHAPES, STOCK, WANTS } from './story.js';
 import type { BatchStory, Step } from './story.js';
 import { today as todayIn } from '../src/lib/server/clock.js';
 import { gardenById } from '../src/lib/server/context.js';
 import { database } from '../src/lib/server/db.js';
 import { createGarden, record, undo } from '../src/lib/server/ledger.js';
 import type { Act } from '../src/lib/server/ledger.js';
+import { movesId } from '../src/lib/server/movesMeant.js';
 import { careId } from '../src/lib/server/roundTasks.js';
 import * as state from '../src/lib/server/store/state.js';
 import { planWant } from '../src/lib/server/wants.js';
@@ -177,6 +178,29 @@ export async function loadDemo(): Promise<void> {
 		if (acts.length > 0) must(await record(writer(t.on), acts), `${acts[0]!.kind} on ${t.on}`);
 		begun.add(subject);
 	}
+
+	must(
+		await record(writer(today), [
+			{
+				id: id('moves'),
+				kind: 'moves.set',
+				subjectId: movesId(DEMO_GARDEN),
+				on: today,
+				data: {
+					by_day: null,
+					weekends: true,
+					hold_id: id('place row'),
+					moves: MOVES.map((m) => ({
+						stock_id: id(`stock ${m.stock}`),
+						place_id: id(`place ${m.to}`),
+						at: m.takes ? PLACED[m.takes]!.slice(0, STOCK[m.stock]!.count).map(([x, y]) => [x, y]) : [],
+						takes: m.takes ? id(`stock ${m.takes}`) : null
+					}))
+				}
+			}
+		]),
+		'moves'
+	);
 
 	// A slip of the pen, and its undoing.
 	const slip = must(

@@ -589,8 +589,54 @@ export const PLACED: Partial<Record<keyof typeof STOCK, readonly [number, number
 		[4.75, 0.4],
 		[5.3, 0.3]
 	],
-	sage: [[8.5, 0.35]]
+	sage: [[8.5, 0.35]],
+	daylily: [
+		[1.5, 1.15],
+		[2.1, 1.1]
+	],
+	iris: [
+		[2.7, 1],
+		[3.2, 1]
+	],
+	cranesbill: [
+		[3.8, 1],
+		[4.3, 1]
+	],
+	phlox: [
+		[5.6, 1.3],
+		[6.1, 1.3]
+	],
+	lantern: [[6.9, 1.9]],
+	penstemon: [
+		[0.5, 0.6],
+		[1, 0.6],
+		[1.5, 0.6]
+	],
+	currant: [
+		[0.8, 1],
+		[2.2, 1],
+		[3.6, 1]
+	],
+	stonecrop: [
+		[2.6, 0.7],
+		[3, 0.7],
+		[3.4, 0.8],
+		[3.8, 0.8]
+	]
 };
+
+/** Nine moves that the household has in mind: two knots (a swap and a ring of three) and four to free spots. */
+export const MOVES: readonly { stock: keyof typeof STOCK; to: PlaceName; takes?: keyof typeof STOCK }[] = [
+	{ stock: 'catmint', to: 'border', takes: 'daylily' },
+	{ stock: 'daylily', to: 'path', takes: 'catmint' },
+	{ stock: 'phlox', to: 'border', takes: 'iris' },
+	{ stock: 'iris', to: 'border', takes: 'cranesbill' },
+	{ stock: 'cranesbill', to: 'border', takes: 'phlox' },
+	{ stock: 'penstemon', to: 'border' },
+	{ stock: 'sage', to: 'bank' },
+	{ stock: 'currant', to: 'cutting' },
+	{ stock: 'lantern', to: 'row' }
+];
 
 export const WANTS: Record<string, WantStory> = {
 	lavender: {

@@ -4,6 +4,7 @@ import type { Garden } from './context.js';
 import { bookKindsOf, kindsOf } from './context.js';
 import { forecastOf, known, modelOf } from './model.js';
 import { snapshotOf } from './snapshot.js';
+import type { Snapshot } from './snapshot.js';
 import type { PlaceRow, StockRow } from './store/state.js';
 import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
@@ -69,8 +70,12 @@ function groundOf(place: PlaceRow): BedShown['ground'] {
 }
 
 export async function bedsShown(garden: Garden): Promise<BedShown[]> {
-	const [{ places, stocks }, kinds] = await Promise.all([snapshotOf(garden.id), kindsOf(garden)]);
-	return places
+	const [s, kinds] = await Promise.all([snapshotOf(garden.id), kindsOf(garden)]);
+	return bedsIn(s, kinds);
+}
+
+export const bedsIn = ({ places, stocks }: Snapshot, kinds: ReadonlyMap<string, Kind>): BedShown[] =>
+	places
 		.filter((p) => !p.closed && IN_THE_GROUND.has(p.kind))
 		.map((p) => ({
 			...{ id: p.id, name: p.name, kind: p.kind, version: p.version },
@@ -88,7 +93,6 @@ export async function bedsShown(garden: Garden): Promise<BedShown[]> {
 					};
 				})
 		}));
-}
 
 export interface Filling {
 	spacingCm: number;
@@ -247,13 +251,14 @@ export interface Offered extends Offer {
 }
 
 /** Where so many of a kind go: every measured bed with what it takes, and what is left over. */
-export async function whereTo(garden: Garden, kindId: string, count: number) {
+/** @param not a bed that they leave */
+export async function whereTo(garden: Garden, kindId: string, count: number, not: string | null = null) {
 	const [beds, { places }, kinds] = await Promise.all([bedsShown(garden), snapshotOf(garden.id), bookKindsOf(garden)]);
 	const kind = kinds.get(kindId);
 	if (!kind) return null;
 	const offers = beds.flatMap((bed): Omit<Offered, 'takes'>[] => {
 		const place = places.find((p) => p.id === bed.id)!;
-		if (!bed.ground || !place.shape) return [];
+		if (!bed.ground || !place.shape || bed.id === not) return [];
 		const around: Around = { pattern: 'triangular', marginCm: 0, stands: bed.stands };
 		const filled = fillingOf(kind, place.shape, kind.size.spacing_cm, around, false);
 		const { liking, say } = suitsLight(kind, place.light);

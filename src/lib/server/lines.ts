@@ -31,8 +31,15 @@ export async function namesFor(facts: ReadFacts, subject: Subject, id: string, p
 
 /** Places that an entry names. */
 export function placesNamed(e: AnyEntry): string[] {
-	const d = e.data as { place_id?: string | null; pinned?: string | null; never?: readonly string[] };
-	return [d.place_id, d.pinned, ...(d.never ?? [])].filter((id) => typeof id === 'string');
+	const d = e.data as {
+		place_id?: string | null;
+		pinned?: string | null;
+		never?: readonly string[];
+		moves?: readonly { place_id: string }[];
+	};
+	return [d.place_id, d.pinned, ...(d.never ?? []), ...(d.moves ?? []).map((m) => m.place_id)].filter(
+		(id) => typeof id === 'string'
+	);
 }
 
 /** Kind the entry is about, for filtering. */

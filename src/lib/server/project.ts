@@ -7,6 +7,7 @@ import { asEntry, entriesOf } from './store/entries.js';
 import type { StoredEntry } from './store/entries.js';
 import { putOwnKind } from './store/ownKinds.js';
 import { putLodging } from './store/lodging.js';
+import { putMoves } from './store/moves.js';
 import { removeRow, stampVersion } from './store/projections.js';
 import * as state from './store/state.js';
 import { setStanding } from './store/weather.js';
@@ -40,7 +41,8 @@ const WRITE: { [S in Subject]: Writing<S> } = {
 	shelf: whole('shelf', putShelf),
 	vessel: whole('vessel', putVessel),
 	kind: whole('kind', putOwnKind),
-	lodging: whole('lodging', putLodging)
+	lodging: whole('lodging', putLodging),
+	moves: whole('moves', putMoves)
 };
 
 /**

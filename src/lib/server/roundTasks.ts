@@ -6,6 +6,7 @@ import { fillingOf, wantedFor } from './mixing.js';
 import { Kept } from './kept.js';
 import { known, tasksFor } from './model.js';
 import { frostLooks, liftings } from './roundFrost.js';
+import { groundTasks } from './roundGround.js';
 import { task } from './roundTask.js';
 import { coldInside, outForGood, stockLooks, waking } from './roundWinter.js';
 import type { RoundTask } from './roundTask.js';
@@ -267,7 +268,8 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			...coldInside(w, day),
 			...waking(w, day),
 			...outForGood(w, day),
-			...openWindows(w, day)
+			...openWindows(w, day),
+			...groundTasks(w, day)
 		],
 		cares
 	};

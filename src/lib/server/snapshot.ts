@@ -12,6 +12,8 @@ import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
 import { lodgings } from './store/lodging.js';
 import type { LodgingRow } from './store/lodging.js';
+import { movesMeant } from './store/moves.js';
+import type { MovesRow } from './store/moves.js';
 import { ownKinds } from './store/ownKinds.js';
 import type { OwnKindRow } from './store/ownKinds.js';
 import * as state from './store/state.js';
@@ -34,6 +36,8 @@ export interface Snapshot {
 	ownKinds: readonly OwnKindRow[];
 	/** What is said of single plants' winters. */
 	lodgings: readonly LodgingRow[];
+	/** What is meant to move in the ground; one or none. */
+	moves: readonly MovesRow[];
 	/** Pots and trays of one's own. */
 	vessels: readonly VesselRow[];
 }
@@ -101,7 +105,7 @@ async function read(
 		const gone = new Set(touched);
 		return [...old.filter((r) => !gone.has(r.id)), ...(await rows(touched))];
 	};
-	const [living, stocks, wants, places, figures, cares, sightings, own, lodging, vessels] = await Promise.all([
+	const [living, stocks, wants, places, figures, cares, sightings, own, lodging, moves, vessels] = await Promise.all([
 		some('batch', of?.before.living, (only) => state.batches(db, gardenId, LIVING, only)),
 		again('stock', 'stocks', () => state.stocks(db, gardenId)),
 		again('want', 'wants', () => state.wants(db, gardenId)),
@@ -111,6 +115,7 @@ async function read(
 		again('sighting', 'sightings', () => care.sightings(db, gardenId)),
 		again('kind', 'ownKinds', () => ownKinds(db, gardenId)),
 		again('lodging', 'lodgings', () => lodgings(db, gardenId)),
+		again('moves', 'moves', () => movesMeant(db, gardenId)),
 		again('vessel', 'vessels', () => benchware.vessels(db, gardenId))
 	]);
 	return {
@@ -124,6 +129,7 @@ async function read(
 		sightings,
 		ownKinds: own,
 		lodgings: lodging,
+		moves,
 		vessels
 	};
 }

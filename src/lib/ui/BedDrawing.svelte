@@ -10,12 +10,22 @@
 		at: readonly Point[];
 		acrossM: number;
 	}
+	interface Moving {
+		n: number;
+		at: readonly Point[];
+		acrossM: number;
+	}
 	interface Props {
 		outline: readonly Point[];
 		holes: readonly (readonly Point[])[];
 		points?: readonly Point[];
 		/** What stands there already. */
 		stands?: readonly Group[];
+		/** What stands there is drawn without the numbers of a list. */
+		unnumbered?: boolean;
+		/** What leaves its place and what comes to one, by the number of its move. */
+		goes?: readonly Moving[];
+		comes?: readonly Moving[];
 		/** Of each plant, m across. */
 		acrossM?: number;
 		units: UnitChoice;
@@ -31,6 +41,9 @@
 		holes,
 		points = [],
 		stands = [],
+		unnumbered = false,
+		goes = [],
+		comes = [],
 		acrossM = 0,
 		units,
 		say,
@@ -56,6 +69,30 @@
 		const ten = 10 ** Math.floor(Math.log10(most));
 		return ([5, 2, 1].find((n) => n * ten <= most) ?? 1) * ten * foot;
 	});
+	const middle = (at: readonly Point[]): Point => [
+		at.reduce((s, p) => s + p[0], 0) / at.length,
+		at.reduce((s, p) => s + p[1], 0) / at.length
+	];
+	/** From where to where inside the bed, each arrow short of both middles so that their numbers are read. */
+	const arrows = $derived(
+		goes.flatMap((g) => {
+			const c = comes.find((x) => x.n === g.n);
+			if (!c) return [];
+			const [[ax, ay], [bx, by]] = [middle(g.at), middle(c.at)];
+			const long = Math.hypot(bx - ax, by - ay);
+			const cut = whole * 0.03;
+			if (long < 2.5 * cut) return [];
+			const [ux, uy] = [(bx - ax) / long, (by - ay) / long];
+			const [x2, y2] = [bx - ux * cut, by - uy * cut];
+			const w = whole * 0.018;
+			return [
+				{
+					line: `M${ax + ux * cut} ${-(ay + uy * cut)}L${x2} ${-y2}`,
+					head: `M${x2} ${-y2}L${x2 - ux * w - uy * w * 0.6} ${-(y2 - uy * w + ux * w * 0.6)}L${x2 - ux * w + uy * w * 0.6} ${-(y2 - uy * w - ux * w * 0.6)}Z`
+				}
+			];
+		})
+	);
 	const below = $derived(-box.low + around + whole * 0.02);
 </script>
 
@@ -72,9 +109,39 @@
 			<circle cx={x} cy={-y} r={s.acrossM / 2} class="fill-catkin/40 stroke-ink" stroke-width={whole / 480}>
 				<title>{s.name}</title>
 			</circle>
-			<text {x} y={-y + whole * 0.011} font-size={whole * 0.032} text-anchor="middle" class="fill-ink font-semibold">{n + 1}</text
+			{#if !unnumbered}<text
+					{x}
+					y={-y + whole * 0.011}
+					font-size={whole * 0.032}
+					text-anchor="middle"
+					class="fill-ink font-semibold">{n + 1}</text
+				>{/if}
+		{/each}
+	{/each}
+	{#each goes as g (g.n)}
+		{#each g.at as [x, y], i (i)}
+			<circle
+				cx={x}
+				cy={-y}
+				r={g.acrossM / 2}
+				class="fill-none stroke-faded"
+				stroke-width={whole / 320}
+				stroke-dasharray={whole / 90}
+			/>
+			<text {x} y={-y - g.acrossM / 2 - whole * 0.006} font-size={whole * 0.026} text-anchor="middle" class="fill-faded"
+				>{g.n}</text
 			>
 		{/each}
+	{/each}
+	{#each comes as c (c.n)}
+		{#each c.at as [x, y], i (i)}
+			<circle cx={x} cy={-y} r={c.acrossM / 2} class="fill-leaf/30 stroke-leaf" stroke-width={whole / 240} />
+			<text {x} y={-y + whole * 0.011} font-size={whole * 0.032} text-anchor="middle" class="fill-ink font-semibold">{c.n}</text>
+		{/each}
+	{/each}
+	{#each arrows as a, i (i)}
+		<path d={a.line} class="stroke-ink" stroke-width={whole / 240} fill="none" />
+		<path d={a.head} class="fill-ink" />
 	{/each}
 	{#each points as [x, y], i (i)}
 		<circle cx={x} cy={-y} r={acrossM / 2} class="fill-leaf/40 stroke-leaf" stroke-width={whole / 640} />

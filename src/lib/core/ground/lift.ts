@@ -28,6 +28,13 @@ export function liftOfBall(acrossCm: number): Lift {
 	return { acrossCm, deepCm, litres, kg, people: handsFor(kg) };
 }
 
+/** The widest ball that so many can carry, cm. */
+export function ballThatCan(people: number): number {
+	let cm = 10;
+	while (liftOfBall(cm + 1).people <= people) cm++;
+	return cm;
+}
+
 /** Taller ones are work for a firm with a machine, cm. */
 const TALLEST_CM = 150;
 

@@ -10,6 +10,7 @@ import { careKinds } from './kinds/care.js';
 import { figureKinds } from './kinds/figure.js';
 import { gardenKinds } from './kinds/garden.js';
 import { lodgingKinds } from './kinds/lodging.js';
+import { movesKinds } from './kinds/moves.js';
 import { ownKindKinds } from './kinds/ownKind.js';
 import { placeKinds } from './kinds/place.js';
 import { reversedKinds } from './kinds/reversed.js';
@@ -27,6 +28,8 @@ export { stockData } from './kinds/stock.js';
 export type { StockData } from './kinds/stock.js';
 export { lodgingData } from './kinds/lodging.js';
 export type { LodgingData } from './kinds/lodging.js';
+export { movesData } from './kinds/moves.js';
+export type { MovesData } from './kinds/moves.js';
 export { wantData } from './kinds/want.js';
 export type { WantData } from './kinds/want.js';
 export { noTreatment, SIGNS } from './kinds/batch/index.js';
@@ -47,6 +50,7 @@ export const KINDS = {
 	...vesselKinds,
 	...sightingKinds,
 	...lodgingKinds,
+	...movesKinds,
 	...reversedKinds
 } as const;
 
@@ -66,7 +70,8 @@ export type Subject =
 	| 'shelf'
 	| 'vessel'
 	| 'kind'
-	| 'lodging';
+	| 'lodging'
+	| 'moves';
 
 export const isEntryKind = (text: string): text is EntryKind => Object.hasOwn(KINDS, text);
 

@@ -6,7 +6,7 @@ import type { Vessel } from '../mix/vessel.js';
 import type { Batch } from './batch.js';
 import type { AnyEntry, EntryData, GardenData, Subject } from './entries.js';
 import { foldBatch } from './foldBatch.js';
-import type { Lodging, Place, Stock, Want } from './rows.js';
+import type { Lodging, Moves, Place, Stock, Want } from './rows.js';
 
 type Of<K extends AnyEntry['kind']> = Extract<AnyEntry, { kind: K }>;
 const latest = <K extends AnyEntry['kind']>(entries: readonly AnyEntry[], kind: K): Of<K> | undefined =>
@@ -47,6 +47,7 @@ export interface Rows {
 	vessel: { id: string; name: string; vessel: Vessel };
 	kind: { id: string; like: string | null; kind: Kind };
 	lodging: Lodging;
+	moves: Moves;
 }
 
 function stock(id: string, entries: readonly AnyEntry[]): Stock | null {
@@ -145,6 +146,10 @@ export const FOLDS: { [S in Subject]: (id: string, entries: readonly AnyEntry[])
 		if (!set) return ok(null);
 		const { apart, ...d } = set.data;
 		return ok({ id, ...d, apart_on: apart ? set.on : null });
+	},
+	moves: (id, entries) => {
+		const set = latest(entries, 'moves.set');
+		return ok(set && set.data.moves.length > 0 ? { id, ...set.data, set_on: set.on } : null);
 	},
 	timer: (id, entries) => {
 		const started = latest(entries, 'timer.started');

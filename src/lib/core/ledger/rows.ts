@@ -5,6 +5,7 @@ import type { ShapeData } from '../ground/shape.js';
 import type { Cause } from './causes.js';
 import type { Cover } from '../shelter/guards.js';
 import type { LodgingData } from './kinds/lodging.js';
+import type { MovesData } from './kinds/moves.js';
 import type { PlaceData } from './kinds/place.js';
 import type { WantData } from './kinds/want.js';
 
@@ -50,6 +51,12 @@ export interface Lodging extends Omit<LodgingData, 'apart'> {
 	id: string;
 	/** Day from which it stands alone for two weeks. */
 	apart_on: string | null;
+}
+
+/** What is meant to move in the ground. */
+export interface Moves extends MovesData {
+	id: string;
+	set_on: string;
 }
 
 export interface Want extends WantData {

@@ -3,11 +3,13 @@
  * planting. Each with its odds, what it touches, and what it costs to be wrong either way.
  */
 import { grouped } from '../grouped.js';
-import { dayInYear, dayOfYear, isoOf, sayDate, yearOf } from '../dates.js';
+import { dayInYear, dayOfYear, daysRound, isoOf, sayDate, yearOf } from '../dates.js';
 import { capital, sayThat } from '../odds/words.js';
 import type { DayNumber } from '../dates.js';
 import type { SkyOf } from './sky.js';
+import type { DailyRecord } from '../season/record.js';
 import type { Normals } from '../season/scenarios.js';
+import { extraterrestrial, hargreaves } from '../season/water.js';
 import { ROUND } from './judged.js';
 
 export type TriggerKind = 'shelter' | 'cover' | 'harden' | 'heat' | 'damp-days' | 'rain-ahead';
@@ -280,6 +282,25 @@ export function dampDays(day: DayNumber, sky: SkyOf): { day: DayNumber; share: n
 		if (share !== null && share >= 0.6) days.push({ day: d, share });
 	}
 	return days;
+}
+
+/** Days before and after the same day of the year that count as like it. */
+const ABOUT = 7;
+
+/** How likely a day is dull and damp: share of the forecast's members, past it the share of such days in the record. */
+export function dullShare(day: DayNumber, sky: SkyOf, record: DailyRecord, latitude: number): number {
+	const told = sky.share(day, (m) => isDull(m.low, m.high, m.rain, sky.et0(day)));
+	if (told !== null) return told;
+	let [dull, all] = [0, 0];
+	for (let i = 0; i < record.low.length; i++) {
+		const doy = dayOfYear(record.first + i);
+		if (Math.min(daysRound(doy, dayOfYear(day)), daysRound(dayOfYear(day), doy)) > ABOUT) continue;
+		const [low, high, rain] = [record.low[i]!, record.high[i]!, record.rain[i]!];
+		if (Number.isNaN(low + high + rain)) continue;
+		all++;
+		if (isDull(low, high, rain, hargreaves(low, high, extraterrestrial(latitude, doy)))) dull++;
+	}
+	return all === 0 ? 0 : dull / all;
 }
 
 const THAW_C = ROUND.thaw.value;

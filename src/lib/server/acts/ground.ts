@@ -1,6 +1,12 @@
 /** Ground: a bed as it was measured. */
+import { v5 as uuidv5 } from 'uuid';
+import { z } from 'zod';
 import type { Asked, Made } from './doing.js';
-import { isId, refused } from '../forms.js';
+import { guarded, isId, refused } from '../forms.js';
+import type { Act } from '../ledger.js';
+import { meantBy, movesId } from '../movesMeant.js';
+import { snapshotOf } from '../snapshot.js';
+import { isIsoDate, sayDate } from '$lib/core/dates.js';
 import { readRows, shapeData, shapeOf } from '$lib/core/ground/index.js';
 import { longMeasure } from '$lib/core/units/index.js';
 
@@ -51,4 +57,63 @@ export function set({ garden, f, frame, params }: Asked<'place'>): Made | Return
 		],
 		said: at.value.length === 0 ? 'Taken out of the drawing.' : 'Set.'
 	};
+}
+
+/** What is meant to move, kept as it was asked; with none, nothing is meant any more. */
+export async function movesKept({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
+	const typed = f.text('by');
+	const by = typed === '' ? null : f.day('by', garden.today);
+	if (by !== null && !isIsoDate(by))
+		return refused({
+			code: 'moves.by',
+			sentence: `That is no day of the calendar: write it like ${sayDate('2027-05-01')}.`,
+			path: 'by'
+		});
+	const s = await guarded(() => snapshotOf(garden.id));
+	const asked = f.text('m');
+	const meant = meantBy(
+		{ moves: asked === '' ? [] : asked.split(','), by: by ?? '', weekends: f.text('weekends'), hold: f.text('hold'), free: '' },
+		s
+	);
+	if (asked !== '' && meant.moves.length === 0)
+		return refused({ code: 'moves.none', sentence: 'None of these stands here any more: load the page again.' });
+	return {
+		acts: [{ ...frame, on: garden.today, kind: 'moves.set', subjectId: movesId(garden.id), seen: f.number('seen'), data: meant }],
+		said: meant.moves.length === 0 ? 'No moves in mind any more.' : 'Kept: they come up on the round in their season.'
+	};
+}
+
+const madeMove = z.object({
+	stock: z.uuid(),
+	place: z.uuid(),
+	at: z.array(z.tuple([z.number(), z.number()])).max(500)
+});
+
+/** What was ticked off is logged at its new place, and set there where the place is measured. */
+export async function movesMade({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
+	const told = f.all('moved').map((text) => {
+		try {
+			return madeMove.safeParse(JSON.parse(text));
+		} catch {
+			return madeMove.safeParse(null);
+		}
+	});
+	if (told.length === 0 || told.some((t) => !t.success))
+		return refused({ code: 'moves.none', sentence: 'Tick what you moved, and it is logged at its new place.', path: 'moved' });
+	const s = await guarded(() => snapshotOf(garden.id));
+	const standing = new Map(s.stocks.filter((x) => !x.gone_on).map((x) => [x.id, x]));
+	const acts = told.flatMap(({ data }): Act[] => {
+		const stock = standing.get(data!.stock);
+		if (!stock) return [];
+		const { place, at } = data!;
+		const measured = s.places.find((p) => p.id === place)?.shape != null;
+		return [
+			...(stock.place_id === place ? [] : [{ kind: 'stock.moved' as const, data: { place_id: place } }]),
+			...(measured && at.length > 0 ? [{ kind: 'stock.placed' as const, data: { place_id: place, at } }] : [])
+		].map((act): Act => ({ ...frame, id: uuidv5(`${stock.id} ${act.kind}`, frame.id), subjectId: stock.id, ...act }));
+	});
+	const [first, ...rest] = acts;
+	if (!first) return refused({ code: 'moves.gone', sentence: 'None of these stands here any more: load the page again.' });
+	// The client's id is the first act's; the rest follow from it, so that sent twice it is still once.
+	return { acts: [{ ...first, id: frame.id }, ...rest], said: told.length === 1 ? 'Moved.' : `${told.length} moved.` };
 }

@@ -23,6 +23,7 @@ export const PROJECTIONS = {
 	vessel: 'vessel',
 	kind: 'own_kind',
 	lodging: 'lodging',
+	moves: 'moves',
 	weather: 'weather_import'
 } as const satisfies Record<Subject, string>;
 
@@ -34,7 +35,7 @@ export async function removeRow(db: Queryable, gardenId: string, subject: Rows, 
 }
 
 /** Subjects whose forms are drawn from a whole row and written back whole. */
-const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch', 'kind', 'lodging']);
+const VERSIONED = new Set<Subject>(['garden', 'place', 'stock', 'want', 'batch', 'kind', 'lodging', 'moves']);
 
 /** Writes down which entry a row was derived from last. */
 export async function stampVersion(db: Queryable, gardenId: string, subject: Subject, id: string, seq: number): Promise<void> {

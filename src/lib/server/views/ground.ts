@@ -65,5 +65,10 @@ export async function bedSheetView(ask: Ask<'place'>): Promise<BedSheet> {
 /** So many at most: more are moved in several goes. */
 const MOST_MOVES = 200;
 
-export const movesView = async ({ params, query }: Ask) =>
-	movesPlanned(await gardenOr404(params.garden), (query.get('m') ?? '').split(',').slice(0, MOST_MOVES));
+export const movesView = async ({ params, query }: Ask) => {
+	const of = (name: string) => (query.get(name) ?? '').slice(0, 40);
+	return movesPlanned(await gardenOr404(params.garden), {
+		moves: query.get('m')?.split(',').slice(0, MOST_MOVES) ?? null,
+		...{ by: of('by'), weekends: of('weekends'), hold: of('hold'), free: of('free') }
+	});
+};

@@ -230,6 +230,7 @@
 				{unset === 1 ? 'One plant' : `${unset} plants`} without a place in the drawing {unset === 1 ? 'is' : 'are'} not counted: what
 				fits is told as if {unset === 1 ? 'it' : 'they'} were not there.
 			</p>{/if}
+		<div class="no-print mt-3"><Act href="{base}/ground/moves?free={bed.id}">Clear this bed: where can it all go?</Act></div>
 	{:else}<p class="mt-2 text-faded">Nothing is told to stand there.</p>{/if}
 </section>
 

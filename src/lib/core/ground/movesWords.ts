@@ -1,0 +1,19 @@
+/** What is said of moves in their order. */
+import { sayDate } from '../dates.js';
+import type { IsoDate } from '../dates.js';
+
+/** "3 moves; 2 plants wait in between". */
+export const sayMoves = (moves: number, held: number): string =>
+	`${moves} ${moves === 1 ? 'move' : 'moves'}; ${
+		held === 0 ? 'nothing waits in between' : `${held} ${held === 1 ? 'plant waits' : 'plants wait'} in between`
+	}`;
+
+/** When the first and the last are made; null where one has no day. */
+export function sayMovesDays(first: IsoDate | null, last: IsoDate | null, today: IsoDate): string {
+	if (first === null) return 'No day suits the first of them.';
+	if (last === null)
+		return `${first <= today ? 'The first can be made today' : `The first can be made on ${sayDate(first)}`}; not all find a day.`;
+	if (last <= today) return 'Today suits all of them.';
+	if (first === last) return `${sayDate(first)} suits all of them.`;
+	return `${first <= today ? 'From today' : `From ${sayDate(first)}`} to ${sayDate(last)}, each on its day.`;
+}
