@@ -1,30 +1,32 @@
 /** The ground of a garden: its beds to scale, and what fills one. */
 import { error } from '@sveltejs/kit';
 import type { Garden } from './context.js';
-import { bookKindsOf, kindsOf } from './context.js';
+import { bookKindsOf } from './context.js';
+import { bedsOn, mm } from './groundOn.js';
+import type { Coming } from './groundOn.js';
 import { forecastOf, known, modelOf } from './model.js';
+import type { Model } from './model.js';
+import { keptMoves } from './movesView.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
-import type { PlaceRow, StockRow } from './store/state.js';
-import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import type { StockRow } from './store/state.js';
+import { dayNumber } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import {
-	areaOf,
 	closeAfter,
 	hedgeCount,
 	inOrder,
-	liftOf,
 	outlineOf,
 	setOut,
 	share,
 	spreadAfter,
-	spreadNow,
 	suitsLight,
 	touchAfter
 } from '$lib/core/ground/index.js';
 import type { Offer, Point, Setting, ShapeData } from '$lib/core/ground/index.js';
 import { meanCount } from '$lib/core/odds/strike.js';
-import { IN_THE_GROUND } from '$lib/core/places.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { sayTemperature, shortMeasure } from '$lib/core/units/index.js';
 
@@ -38,61 +40,70 @@ export interface BedShown {
 	stands: Standing[];
 }
 
-/** Stock that is told to stand in a bed. */
+/** What stands in a bed: stock, and what was planted there from batches. */
 export interface Standing {
 	id: string;
+	what: 'stock' | 'batch';
 	version: number;
 	name: string;
+	/** Its page, below the garden's. */
+	link: string;
 	count: number;
-	/** Each across, today, m. */
+	/** Each across, on the day, m. */
 	acrossM: number;
 	/** Where each is; empty where that is not told. */
 	at: Point[];
+	/** Nobody has said where it is: it is drawn where it fits. */
+	assumed: boolean;
+	/** Not there yet: of a batch on its way. */
+	coming: boolean;
 	/** To move one of them; null where that is not told. */
 	lift: { acrossCm: number; kg: number; people: number } | null;
 }
 
-/** Corners go to the page to the millimetre. */
-const mm = (points: readonly Point[]): Point[] =>
-	points.map(([x, y]) => [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000]);
-
-function groundOf(place: PlaceRow): BedShown['ground'] {
-	const measured = place.shape && outlineOf(place.shape);
-	if (!measured?.ok) return null;
-	const { outline, holes, offM } = measured.value;
-	return {
-		outline: mm(outline),
-		holes: holes.map(mm),
-		areaM2: areaOf(measured.value),
-		offM: offM && Math.max(...offM),
-		said: place.shape!
-	};
+/** Batches on their way to a bed that is named by their want, each with the day on which most are usually planted. */
+function comingTo(m: Model, s: Snapshot): Coming[] {
+	const placeOf = new Map(s.wants.filter((w) => w.place_id !== null && !w.dropped_on).map((w) => [w.id, w.place_id!]));
+	return s.living.flatMap((b): Coming[] => {
+		const placeId = placeOf.get(b.wantId ?? '');
+		const k = placeId ? known(m, b) : null;
+		const f = k ? forecastOf(m, k) : null;
+		return placeId && f?.planted
+			? [{ batch: b, placeId, count: Math.round(meanCount(f.pmf)), on: Math.max(f.planted.usual, m.today + 1) }]
+			: [];
+	});
 }
 
-export async function bedsShown(garden: Garden): Promise<BedShown[]> {
-	const [s, kinds] = await Promise.all([snapshotOf(garden.id), kindsOf(garden)]);
-	return bedsIn(s, kinds);
+const ground = new WeakMap<Snapshot, Map<string, BedShown[]>>();
+
+/** The garden's beds as they stand on a day: today if none is given. */
+export async function bedsShown(garden: Garden, on: DayNumber | null = null): Promise<BedShown[]> {
+	const [s, m] = await Promise.all([snapshotOf(garden.id), modelOf(garden)]);
+	return bedsIn(m, s, on ?? m.today);
 }
 
-export const bedsIn = ({ places, stocks }: Snapshot, kinds: ReadonlyMap<string, Kind>): BedShown[] =>
-	places
-		.filter((p) => !p.closed && IN_THE_GROUND.has(p.kind))
-		.map((p) => ({
-			...{ id: p.id, name: p.name, kind: p.kind, version: p.version },
-			ground: groundOf(p),
-			stands: stocks
-				.filter((s) => s.place_id === p.id && !s.gone_on)
-				.map((s): Standing => {
-					const kind = kinds.get(s.kind_id)!;
-					return {
-						...{ id: s.id, version: s.version, count: s.count },
-						name: withLabel(kind, s.label),
-						acrossM: Math.round(spreadNow(kind, s)) / 100,
-						at: (s.stands_at ?? []).slice(0, s.count),
-						lift: liftOf(kind, s)
-					};
-				})
-		}));
+export function bedsIn(m: Model, s: Snapshot, day: DayNumber): BedShown[] {
+	const key = `${m.state} ${m.today} ${day}`;
+	const kept = ground.get(s) ?? new Map<string, BedShown[]>();
+	ground.set(s, kept);
+	let found = kept.get(key);
+	if (!found) {
+		const ahead = day > m.today;
+		found = bedsOn(s, {
+			...{ day, today: m.today, kinds: m.kinds },
+			killedOn: (kind, planted) =>
+				kind.hardiness_c.v > m.garden.climate.coldestC
+					? (m.season.usual.standstills(planted, planted + 500).find((r) => r.from > planted)?.from ?? null)
+					: null,
+			moves: ahead ? keptMoves(m, s) : null,
+			coming: ahead ? comingTo(m, s) : []
+		});
+		if (kept.size >= MOST_DAYS_KEPT) kept.clear();
+		kept.set(key, found);
+	}
+	return found;
+}
+const MOST_DAYS_KEPT = 12;
 
 export interface Filling {
 	spacingCm: number;
@@ -199,9 +210,9 @@ export interface FillQuery {
 	turn: string;
 }
 
-export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
+export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, on: DayNumber | null = null) {
 	const [beds, { places, stocks, wants }, kinds] = await Promise.all([
-		bedsShown(garden),
+		bedsShown(garden, on),
 		snapshotOf(garden.id),
 		bookKindsOf(garden)
 	]);
@@ -234,7 +245,8 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery) {
 				choices: near.flatMap((n) => (n.ok ? [n.value.filling] : [])),
 				points: mm(asked.value.fill.points),
 				exact: asked.value.fill.exact,
-				likely: await likelyOf(garden, kind.id, placeId),
+				// What is on its way stands there already on a day ahead.
+				likely: on !== null && on > dayNumber(garden.today) ? 0 : await likelyOf(garden, kind.id, placeId),
 				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
 				hedge: bed.kind === 'hedge' && shape.how.by === 'sides' ? hedgeOf(shape.how.length_m, spacingCm) : null,
 				wrong: spacingWrong ?? marginWrong
@@ -250,10 +262,18 @@ export interface Offered extends Offer {
 	takes: number;
 }
 
-/** Where so many of a kind go: every measured bed with what it takes, and what is left over. */
-/** @param not a bed that they leave */
-export async function whereTo(garden: Garden, kindId: string, count: number, not: string | null = null) {
-	const [beds, { places }, kinds] = await Promise.all([bedsShown(garden), snapshotOf(garden.id), bookKindsOf(garden)]);
+/**
+ * Where so many of a kind go: every measured bed with what it takes, and what is left over.
+ *
+ * @param not a bed that they leave
+ */
+export async function whereTo(
+	garden: Garden,
+	kindId: string,
+	count: number,
+	{ not = null, on = null }: { not?: string | null; on?: DayNumber | null } = {}
+) {
+	const [beds, { places }, kinds] = await Promise.all([bedsShown(garden, on), snapshotOf(garden.id), bookKindsOf(garden)]);
 	const kind = kinds.get(kindId);
 	if (!kind) return null;
 	const offers = beds.flatMap((bed): Omit<Offered, 'takes'>[] => {

@@ -73,7 +73,7 @@ export async function clearing(garden: Garden, bedId: string, s: Snapshot): Prom
 	const moves: string[] = [];
 	const nowhere: StockRow[] = [];
 	for (const stock of s.stocks.filter((x) => x.place_id === bedId && !x.gone_on).slice(0, MOST_CLEARED)) {
-		const to = await whereTo(garden, stock.kind_id, stock.count, bedId);
+		const to = await whereTo(garden, stock.kind_id, stock.count, { not: bedId });
 		const best = to?.beds.find((b) => b.takes === stock.count);
 		if (best) moves.push(`${stock.id}~bed:${best.id}`);
 		else nowhere.push(stock);

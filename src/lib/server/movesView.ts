@@ -197,7 +197,7 @@ function namesIn(m: Model, s: Snapshot): Names {
 export async function movesPlanned(garden: Garden, q: MovesQuery) {
 	const [s, m] = await Promise.all([snapshotOf(garden.id), modelOf(garden)]);
 	const bedRows = bedsOf(s);
-	const beds = bedsIn(s, m.kinds);
+	const beds = bedsIn(m, s, m.today);
 	const names = namesIn(m, s);
 	const { nameOf, placeName } = names;
 	const kept = s.moves.find((x) => x.id === movesId(garden.id)) ?? null;
@@ -349,7 +349,7 @@ export function keptMoves(m: Model, s: Snapshot): MovesOrdered | null {
 	const { open, standing } = openMoves(s, kept, kept.set_on);
 	const names = namesIn(m, s);
 	if (open.length === 0 || wrongWith(open, names.nameOf, standing, bedsOf(s))) return null;
-	const beds = bedsIn(s, m.kinds);
+	const beds = bedsIn(m, s, m.today);
 	const movers = placed({ ...kept, moves: open }, beds, standing, m.kinds);
 	return ordered(m, s, movers, kept, beds, names);
 }

@@ -12,6 +12,8 @@ import { lastEntry, touchedSince } from './store/entries.js';
 import type { LastEntry } from './store/entries.js';
 import { lodgings } from './store/lodging.js';
 import type { LodgingRow } from './store/lodging.js';
+import { plantings } from './store/planted.js';
+import type { PlantedRow } from './store/planted.js';
 import { movesMeant } from './store/moves.js';
 import type { MovesRow } from './store/moves.js';
 import { ownKinds } from './store/ownKinds.js';
@@ -38,6 +40,8 @@ export interface Snapshot {
 	lodgings: readonly LodgingRow[];
 	/** What is meant to move in the ground; one or none. */
 	moves: readonly MovesRow[];
+	/** What was planted in the ground from batches. */
+	planted: readonly PlantedRow[];
 	/** Pots and trays of one's own. */
 	vessels: readonly VesselRow[];
 }
@@ -58,6 +62,7 @@ const kept = new Kept<Snapshot>(
 			s.figures.length +
 			s.sightings.length +
 			s.lodgings.length +
+			s.planted.length +
 			s.vessels.length +
 			1) *
 			ROW_BYTES +
@@ -105,7 +110,7 @@ async function read(
 		const gone = new Set(touched);
 		return [...old.filter((r) => !gone.has(r.id)), ...(await rows(touched))];
 	};
-	const [living, stocks, wants, places, figures, cares, sightings, own, lodging, moves, vessels] = await Promise.all([
+	const [living, stocks, wants, places, figures, cares, sightings, own, lodging, moves, planted, vessels] = await Promise.all([
 		some('batch', of?.before.living, (only) => state.batches(db, gardenId, LIVING, only)),
 		again('stock', 'stocks', () => state.stocks(db, gardenId)),
 		again('want', 'wants', () => state.wants(db, gardenId)),
@@ -116,6 +121,7 @@ async function read(
 		again('kind', 'ownKinds', () => ownKinds(db, gardenId)),
 		again('lodging', 'lodgings', () => lodgings(db, gardenId)),
 		again('moves', 'moves', () => movesMeant(db, gardenId)),
+		again('batch', 'planted', () => plantings(db, gardenId)),
 		again('vessel', 'vessels', () => benchware.vessels(db, gardenId))
 	]);
 	return {
@@ -130,6 +136,7 @@ async function read(
 		ownKinds: own,
 		lodgings: lodging,
 		moves,
+		planted,
 		vessels
 	};
 }

@@ -9,6 +9,8 @@
 		name: string;
 		at: readonly Point[];
 		acrossM: number;
+		/** Nobody has said where: drawn where it fits. */
+		assumed?: boolean;
 	}
 	interface Moving {
 		n: number;
@@ -106,7 +108,14 @@
 	<path d={d(outline)} class="fill-pane stroke-ink" stroke-width={whole / 320} stroke-linejoin="round" />
 	{#each stands as s, n (n)}
 		{#each s.at as [x, y], i (i)}
-			<circle cx={x} cy={-y} r={s.acrossM / 2} class="fill-catkin/40 stroke-ink" stroke-width={whole / 480}>
+			<circle
+				cx={x}
+				cy={-y}
+				r={s.acrossM / 2}
+				class="{s.assumed ? 'fill-catkin/20' : 'fill-catkin/40'} stroke-ink"
+				stroke-width={whole / 480}
+				stroke-dasharray={s.assumed ? `${whole / 120}` : undefined}
+			>
 				<title>{s.name}</title>
 			</circle>
 			{#if !unnumbered}<text

@@ -32,6 +32,21 @@ export function spreadNow(
 	return stock.age_years === null ? full : spreadAfter(kind, stock.age_years);
 }
 
+/** Across, cm, so many years after its size was told, or before: as wide as it is told, and on from there at its pace. */
+export function spreadOn(
+	kind: Spreading & Pick<Kind, 'ways'>,
+	stock: { size_cm: number | null; age_years: number | null },
+	years: number
+): number {
+	const then = spreadNow(kind, stock);
+	const full = kind.size.spread_cm;
+	const young = Math.min(full, GROUND.youngSpread.value);
+	// Wider than its kind gets is no more spread to come, and narrower than a young one no less.
+	if (then >= full || full <= young) return then;
+	const left = (full - then) * Math.exp(-rate(kind) * years);
+	return Math.max(Math.min(then, young), full - left);
+}
+
 /** Summers until it is so wide, cm; null where it never is. */
 function summersUntil(kind: Spreading, wideCm: number): number | null {
 	const full = kind.size.spread_cm;

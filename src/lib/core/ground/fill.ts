@@ -13,7 +13,7 @@ import type { Result } from '../result.js';
 import { areaOf, checkOutline } from './outline.js';
 import type { Outline } from './outline.js';
 import { boundaryOf, rowsAcross } from './region.js';
-import type { Curve, Point, Region } from './region.js';
+import type { Curve, Disk, Point, Region } from './region.js';
 import { plantsPerM2 } from './spacing.js';
 import type { Pattern } from './spacing.js';
 
@@ -37,6 +37,8 @@ export interface FillAsked extends Region {
 
 /** A point so near an edge stands on it, m. */
 const TOUCHES = 1e-7;
+/** So far inside another's ground a point is not on its edge, m. */
+const COVERED = 1e-6;
 /** Stretches of rows that are looked at for one fill, at most; past it every so many heights are tried, not all. */
 const MOST_LOOKED_AT = 4_000_000;
 /** Meetings of edges that are looked for, at most. */
@@ -114,24 +116,71 @@ const boxOf = (c: Curve): [number, number, number, number] =>
 		? [c.x - c.r, c.y - c.r, c.x + c.r, c.y + c.r]
 		: [Math.min(c.x1, c.x2), Math.min(c.y1, c.y2), Math.max(c.x1, c.x2), Math.max(c.y1, c.y2)];
 
+/** The box of what is left of a disk's edge where others lie over it; null where nothing is. */
+function bareBox(d: Disk, others: readonly Disk[]): [number, number, number, number] | null {
+	// What others cover of it, as stretches of its turn, 0 … 2π.
+	const covered: [number, number][] = [];
+	for (const o of others) {
+		if (o === d) continue;
+		const far = Math.hypot(o.x - d.x, o.y - d.y);
+		if (far >= d.r + o.r) continue;
+		if (far + d.r <= o.r - COVERED) return null;
+		if (far + o.r <= d.r || far === 0) continue;
+		const half = Math.acos(Math.min(1, Math.max(-1, (far * far + d.r * d.r - o.r * o.r) / (2 * far * d.r)))) - COVERED;
+		if (half <= 0) continue;
+		const from = mod(Math.atan2(o.y - d.y, o.x - d.x) - half, 2 * Math.PI);
+		if (from + 2 * half > 2 * Math.PI) covered.push([from, 2 * Math.PI], [0, from + 2 * half - 2 * Math.PI]);
+		else covered.push([from, from + 2 * half]);
+	}
+	covered.sort((a, b) => a[0] - b[0]);
+	const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
+	const put = (turn: number) => {
+		const [x, y] = [d.x + d.r * Math.cos(turn), d.y + d.r * Math.sin(turn)];
+		box[0] = Math.min(box[0], x);
+		box[1] = Math.min(box[1], y);
+		box[2] = Math.max(box[2], x);
+		box[3] = Math.max(box[3], y);
+	};
+	const open = (from: number, to: number) => {
+		if (to < from) return;
+		put(from);
+		put(to);
+		for (let q = 0; q <= 4; q++) if ((q * Math.PI) / 2 >= from && (q * Math.PI) / 2 <= to) put((q * Math.PI) / 2);
+	};
+	let at = 0;
+	for (const [from, to] of covered) {
+		open(at, from);
+		at = Math.max(at, to);
+	}
+	open(at, 2 * Math.PI);
+	return box[0] === Infinity ? null : box;
+}
+
 /** Heights of the first row, 0 … h, of which one is the best; `all` is false where there were too many to look for. */
-function heights(curves: readonly Curve[], { s, h, stagger }: Lattice): { at: number[]; all: boolean } {
+function heights(curves: readonly Curve[], keepOff: readonly Disk[], { s, h, stagger }: Lattice): { at: number[]; all: boolean } {
 	const found = new Set<number>();
 	const put = (y: number) => found.add(Math.round((mod(y, h) / h) * 1e9) % 1e9);
+	/** Of what stands there only the outer edge counts: what lies well inside another's ground is no edge at all. */
+	const bare = (x: number, y: number): boolean => keepOff.every((d) => (x - d.x) ** 2 + (y - d.y) ** 2 > (d.r - COVERED) ** 2);
 	put(0);
 	for (const c of curves) {
 		const [, low, , high] = boxOf(c);
-		put(low);
-		put(high);
+		if (!('r' in c) || bare(c.x, low)) put(low);
+		if (!('r' in c) || bare(c.x, high)) put(high);
 	}
-	const boxes = curves.map(boxOf);
+	// Disks come last among the curves, in their order.
+	const boxes = curves.map((c, i) => {
+		const d = keepOff[i - (curves.length - keepOff.length)];
+		return d ? bareBox(d, keepOff) : boxOf(c);
+	});
 	let looked = 0;
 	for (let i = 0; i < curves.length; i++)
 		for (let j = i; j < curves.length; j++) {
 			const [one, other] = [curves[i]!, curves[j]!];
 			// Two stretches: the same at every point of them.
 			if (!('r' in one) && !('r' in other) && !opens(sideAt(one, 0, 0), sideAt(other, 0, 0))) continue;
-			const [a, b] = [boxes[i]!, boxes[j]!];
+			const [a, b] = [boxes[i], boxes[j]];
+			if (!a || !b) continue;
 			for (let k = Math.ceil((a[1] - b[3]) / h - 1e-9); k <= Math.floor((a[3] - b[1]) / h + 1e-9); k++) {
 				const lean = mod(k, 2) === 0 ? 0 : stagger;
 				const from = Math.ceil((a[0] - b[2] - lean) / s - 1e-9);
@@ -140,7 +189,7 @@ function heights(curves: readonly Curve[], { s, h, stagger }: Lattice): { at: nu
 					if (++looked > MOST_MEETINGS) return { at: [...found].map((x) => (x / 1e9) * h), all: false };
 					const [dx, dy] = [n * s + lean, k * h];
 					meetings(one, other, dx, dy, (x, y) => {
-						if (opens(sideAt(one, x, y), sideAt(other, x - dx, y - dy))) put(y);
+						if (opens(sideAt(one, x, y), sideAt(other, x - dx, y - dy)) && bare(x, y) && bare(x - dx, y - dy)) put(y);
 					});
 				}
 			}
@@ -237,7 +286,7 @@ function along(asked: FillAsked, angle: number, most: number): { fill: Fill; bes
 	const region = turnedRegion(asked, -angle);
 	const lattice = latticeOf(asked.spacing, asked.pattern);
 	const rows = rowsAcross(region, lattice.h);
-	const { at, all } = heights(boundaryOf(region), lattice);
+	const { at, all } = heights(boundaryOf(region), region.keepOff ?? [], lattice);
 	const fits = Math.max(64, Math.floor(most / Math.max(1, stretchesAt(rows, 0).length)));
 	const step = Math.ceil(at.length / fits);
 	const best = bestOf(rows, lattice, step > 1 ? at.filter((_, i) => i % step === 0) : at);

@@ -1,7 +1,7 @@
 /** Where plants that move are set, and who stands in whose way. */
-import { fillOutline } from './fill.js';
+import { mayStand } from './outline.js';
 import type { Outline } from './outline.js';
-import type { Disk, Point } from './region.js';
+import type { Disk, Point, Region } from './region.js';
 import type { Waits } from './turns.js';
 
 export interface SpotsAsked {
@@ -21,9 +21,42 @@ export interface SpotsAsked {
 
 const wider = (disks: readonly Disk[], half: number): Disk[] => disks.map((d) => ({ ...d, r: d.r + half }));
 
+/** Shifts of the rows that are tried along each side of a spacing. */
+const SHIFTS = 6;
+
+/** Staggered rows at one shift of them, as far as they may be planted. */
+function rowsAt(region: Region, apart: number, u: number, v: number): Point[] {
+	const xs = region.outline.map((p) => p[0]);
+	const ys = region.outline.map((p) => p[1]);
+	const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+	const h = (apart * Math.sqrt(3)) / 2;
+	const points: Point[] = [];
+	for (
+		let row = 0, y = low + region.margin + v * h;
+		y <= high - region.margin + HAIR;
+		row++, y = low + region.margin + (v + row) * h
+	)
+		for (let x = left + region.margin + (u + (row % 2) / 2) * apart; x <= right - region.margin + HAIR; x += apart)
+			if (mayStand(region, [x, y])) points.push([x, y]);
+	return points;
+}
+/** Rounding must not take a row from the very edge, m. */
+const HAIR = 1e-9;
+
+/** Spots of staggered rows: at the shift, of some, that has the most, or the first that has enough. */
+function roomIn(region: Region, apart: number, enough: number): Point[] {
+	let best: Point[] = [];
+	for (let i = 0; i < SHIFTS && best.length < enough; i++)
+		for (let j = 0; j < SHIFTS && best.length < enough; j++) {
+			const points = rowsAt(region, apart, i / SHIFTS, j / SHIFTS);
+			if (points.length > best.length) best = points;
+		}
+	return best;
+}
+
 /**
  * Spots for so many, together: on ground that is free now where they fit there, else on what is left by others too.
- * Fewer than asked where no more fit.
+ * Fewer than asked where no more fit. Spots to plant at, not the most that could be: that is told by fillOutline.
  */
 export function spotsFor({ ground, count, apart, half, keepOff, leaves, near }: SpotsAsked): Point[] {
 	// Well inside, else leaning over the edge as little as may be.
@@ -32,15 +65,8 @@ export function spotsFor({ ground, count, apart, half, keepOff, leaves, near }: 
 	);
 	let best: Point[] = [];
 	for (const { off, margin } of tries) {
-		const filled = fillOutline({
-			...ground,
-			spacing: apart,
-			margin,
-			pattern: 'triangular',
-			turn: false,
-			keepOff: wider(off, half)
-		});
-		const points = filled.ok ? together(filled.value.points, count, near) : [];
+		const region = { outline: ground.outline, holes: ground.holes, margin, keepOff: wider(off, half) };
+		const points = together(roomIn(region, apart, count), count, near);
 		if (points.length > best.length) best = points;
 		if (best.length === count) break;
 	}

@@ -1,4 +1,6 @@
 /** What is said of a bed and of what fills it. */
+import { sayDate } from '../dates.js';
+import type { IsoDate } from '../dates.js';
 import { sayNumber } from '../numbers.js';
 
 const NTH = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
@@ -19,6 +21,10 @@ export function sayCover(touch: number | null, closed: number | null): string {
 		? `They touch and cover the earth ${touches}.`
 		: `They touch ${touches} and cover the earth ${closes}.`;
 }
+
+/** Of another day than today. */
+export const sayThen = (day: IsoDate, today: IsoDate): string =>
+	day === today ? '' : day < today ? `As it stood on ${sayDate(day)}.` : `As it should stand on ${sayDate(day)}.`;
 
 /** "36 plants fit"; "no plant fits". */
 export const sayFits = (count: number): string =>

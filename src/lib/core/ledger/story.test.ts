@@ -35,6 +35,7 @@ describe('entries', () => {
 				'vessel',
 				'kind',
 				'lodging',
+				'moves',
 				'entry'
 			]).toContain(subjectOf(kind));
 		}

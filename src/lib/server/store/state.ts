@@ -111,6 +111,8 @@ export interface StockRow extends Stock {
 	seen_on: string;
 	/** Where it has stood from which day on, the first told first. */
 	stays: { from: string; placeId: string | null }[];
+	/** Where each of it was set in a bed, from which day on. */
+	spots: { from: string; placeId: string; at: [number, number][] }[];
 }
 
 const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, condition, protection, protected_until,
@@ -118,6 +120,9 @@ const STOCK = `id, kind_id, place_id, label, count, size_cm, age_years, conditio
 	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id') ORDER BY e.seq), '[]')
 	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
 		AND e.kind IN ('stock.set', 'stock.moved') AND NOT entry_is_undone(e.garden_id, e.id)) AS stays,
+	(SELECT COALESCE(jsonb_agg(jsonb_build_object('from', e.happened_on, 'placeId', e.data->>'place_id', 'at', e.data->'at') ORDER BY e.seq), '[]')
+	 FROM entry e WHERE e.garden_id = stock.garden_id AND e.subject = 'stock' AND e.subject_id = stock.id
+		AND e.kind = 'stock.placed' AND NOT entry_is_undone(e.garden_id, e.id)) AS spots,
 	GREATEST(COALESCE(told_on, since), (SELECT max(b.struck_on) FROM batch b
 		WHERE b.garden_id = stock.garden_id AND b.stock_id = stock.id)) AS seen_on`;
 

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
+import { viewedDay } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { movesPlanned } from '../movesView.js';
 import { bedFilled, bedsShown, kindsToSet, whereTo } from '../groundView.js';
@@ -17,10 +18,11 @@ export async function groundView({ params, query }: Ask) {
 	const [kind, typed] = [(query.get('kind') ?? '').slice(0, 60), (query.get('count') ?? '').slice(0, 12)];
 	const count = Number(typed);
 	const asked = Number.isInteger(count) && count >= 1 && count <= MOST;
-	const [beds, kinds] = await Promise.all([bedsShown(garden), kindsToSet(garden)]);
+	const { day } = viewedDay(garden, query.get('day'));
+	const [beds, kinds] = await Promise.all([bedsShown(garden, day), kindsToSet(garden)]);
 	return {
 		...{ beds, kinds, asked: { kind, count: typed } },
-		where: kind && asked ? await whereTo(garden, kind, count) : null,
+		where: kind && asked ? await whereTo(garden, kind, count, { on: day }) : null,
 		wrong:
 			typed !== '' && !asked
 				? `How many: a whole number from 1 to ${sayNumber(MOST)}.`
@@ -36,7 +38,7 @@ async function filledOf({ params, query }: Ask<'place'>) {
 	const of = (name: string) => (query.get(name) ?? '').slice(0, 60);
 	const asked = { kind: of('kind'), spacing: of('spacing'), margin: of('margin'), pattern: of('pattern'), turn: of('turn') };
 	const garden = await gardenOr404(params.garden);
-	return { garden, asked, shown: await bedFilled(garden, params.place, asked) };
+	return { garden, asked, shown: await bedFilled(garden, params.place, asked, viewedDay(garden, query.get('day')).day) };
 }
 
 export async function bedView(ask: Ask<'place'>) {

@@ -1,4 +1,4 @@
 import type { PageServerLoad } from './$types';
 import { view } from '$lib/server/threads/pool.js';
 
-export const load: PageServerLoad = (event) => view('ground', event, ['kind', 'count']);
+export const load: PageServerLoad = (event) => view('ground', event, ['kind', 'count', 'day']);

@@ -6,7 +6,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Field from '$lib/ui/Field.svelte';
-	import { sayFits } from '$lib/core/ground/words.js';
+	import { sayFits, sayThen } from '$lib/core/ground/words.js';
 	import { sayArea, sayLength } from '$lib/core/units/index.js';
 	import type { PageData } from './$types';
 
@@ -21,6 +21,8 @@
 		return Math.max(...xs) - Math.min(...xs);
 	};
 	const widest = $derived(Math.max(1, ...measured.map(widthOf)));
+	const then = $derived<Record<string, string>>(data.isToday ? {} : { day: data.viewed });
+	const at = $derived(data.isToday ? '' : `?day=${data.viewed}`);
 	const standing = (b: PageData['beds'][number]) => b.stands.reduce((n, s) => n + s.count, 0);
 	const heading = $derived(
 		data.beds.length === 0
@@ -50,6 +52,7 @@
 	>
 {:else}
 	<p class="mt-1 max-w-prose text-lg text-faded">
+		{sayThen(data.viewed, data.garden.today)}
 		{measured.length > 1 ? 'All drawn to one scale. ' : ''}Open a bed to see how many plants fill it, and where each of them goes.
 	</p>
 {/if}
@@ -61,7 +64,7 @@
 			class="no-print mt-3 grid items-end gap-4 sm:grid-cols-[2fr_1fr_auto]"
 			onsubmit={(e) => {
 				e.preventDefault();
-				void goto(`?${new URLSearchParams({ kind, count }).toString()}`, { keepFocus: true, noScroll: true });
+				void goto(`?${new URLSearchParams({ kind, count, ...then }).toString()}`, { keepFocus: true, noScroll: true });
 			}}
 		>
 			<ChoiceField
@@ -81,7 +84,7 @@
 					<li class="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-2">
 						<a
 							class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-							href="{base}/ground/{b.id}?kind={w.kind.id}">{b.name}</a
+							href="{base}/ground/{b.id}?kind={w.kind.id}{at.replace('?', '&')}">{b.name}</a
 						>
 						<span
 							><span class="note">{b.light}</span>
@@ -97,7 +100,7 @@
 	<ul class="mt-6 grid gap-6 lg:grid-cols-2">
 		{#each measured as b (b.id)}
 			<li class="border-b border-rule pb-4">
-				<a href="{base}/ground/{b.id}" class="block text-ink no-underline">
+				<a href="{base}/ground/{b.id}{at}" class="block text-ink no-underline">
 					<span class="flex flex-wrap items-baseline justify-between gap-2">
 						<strong class="text-xl underline underline-offset-4">{b.name}</strong>
 						<span class="note"

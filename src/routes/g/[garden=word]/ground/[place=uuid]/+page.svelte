@@ -13,7 +13,7 @@
 	import Rows from '$lib/ui/Rows.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
-	import { sayCover, sayFits, sayInHand, sayWhen } from '$lib/core/ground/words.js';
+	import { sayCover, sayFits, sayInHand, sayThen, sayWhen } from '$lib/core/ground/words.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
 	import Measure from './Measure.svelte';
@@ -35,7 +35,8 @@
 	let turn = $derived(data.asked.turn === 'on');
 	/** What is asked, as an address has it. */
 	const address = (over: Record<string, string> = {}) => {
-		const asked = { kind, spacing, margin, pattern, ...(turn ? { turn: 'on' } : {}), ...over };
+		const day = data.isToday ? '' : data.viewed;
+		const asked = { kind, spacing, margin, pattern, ...(turn ? { turn: 'on' } : {}), day, ...over };
 		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== '')).toString()}`;
 	};
 	const ask = () => goto(address(), { keepFocus: true, noScroll: true, replaceState: true });
@@ -43,7 +44,7 @@
 	/** The stock whose places are being told. */
 	let setting = $state<string | null>(null);
 	const placed = $derived(bed.stands.some((s) => s.at.length > 0));
-	const unset = $derived(bed.stands.reduce((n, s) => n + s.count - s.at.length, 0));
+	const unset = $derived(bed.stands.reduce((n, s) => n + (s.coming ? 0 : s.count - s.at.length), 0));
 	/** The summer that is drawn: at first the one in which they touch. */
 	let summer = $derived(Math.min(10, Math.max(1, Math.ceil(data.filled?.asked.touch ?? 3))));
 	const acrossM = $derived((f?.spreads[summer] ?? 0) / 100);
@@ -59,6 +60,7 @@
 <svelte:head><title>{bed.name} · Ground · {data.garden.name}</title></svelte:head>
 <Trail to="{base}/ground" name="Ground" />
 <h1 class="mt-1">{heading}</h1>
+{#if !data.isToday}<p class="mt-1 text-lg"><strong>{sayThen(data.viewed, data.garden.today)}</strong></p>{/if}
 {#if f}
 	<p class="mt-1 max-w-prose text-lg text-faded">
 		{f.kind.name} at {sayLength(f.asked.spacingCm, units)} on {sayArea(bed.ground!.areaM2, units)}. {f.asked.count > 1
@@ -199,13 +201,17 @@
 							>{#if s.at.length}<span
 									class="mr-2 inline-grid size-7 place-items-center rounded-full border border-ink bg-catkin/40 text-[0.875rem] font-semibold"
 									>{n + 1}</span
-								>{/if}<a href="{base}/stock/{s.id}">{s.count} {s.name}</a>
+								>{/if}<a href="{base}/{s.link}">{s.count} {s.name}</a>
 							<span class="note"
-								>{sayLength(s.acrossM * 100, units)} across{bed.ground && s.at.length < s.count
-									? s.at.length === 0
-										? ', not set in the drawing'
-										: `, ${s.at.length} set in the drawing`
-									: ''}</span
+								>{sayLength(s.acrossM * 100, units)} across{s.coming ? ', on the way' : ''}{!bed.ground
+									? ''
+									: s.assumed
+										? ', drawn where it fits'
+										: s.at.length === s.count
+											? ''
+											: s.at.length === 0
+												? ', not set in the drawing'
+												: `, ${s.at.length} set in the drawing`}</span
 							>{#if s.lift}<span class="note block"
 									>To move {s.count === 1 ? 'it' : 'one'}: a ball {sayLength(s.lift.acrossCm, units)} across, about {s.lift.kg <
 									10
@@ -213,7 +219,7 @@
 										: Math.round(s.lift.kg / 5) * 5} kg wet{s.lift.people > 1 ? `: ${s.lift.people} people` : ''}.</span
 								>{/if}</span
 						>
-						{#if bed.ground}<Act
+						{#if bed.ground && s.what === 'stock' && data.isToday}<Act
 								class="no-print"
 								aria-expanded={setting === s.id}
 								onclick={() => (setting = setting === s.id ? null : s.id)}
