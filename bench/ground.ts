@@ -1,7 +1,7 @@
 /** Figures of the ground: how many fill a bed, in what order things move. */
 import { randomLcg } from 'd3-random';
-import { fill, orderMoves } from '../src/lib/core/ground/index.js';
-import type { FillAsked, Point } from '../src/lib/core/ground/index.js';
+import { fill, orderMoves, turnsOf } from '../src/lib/core/ground/index.js';
+import type { FillAsked, Point, Waits } from '../src/lib/core/ground/index.js';
 import { insideByRule } from './insideByRule.js';
 import { time } from './time.js';
 
@@ -67,4 +67,47 @@ export function benchGround(tell: (line?: string) => void, ms: (n: number) => st
 		['order of 2,000 moves in one ring', [2_000]]
 	] as const)
 		tell(`| ${what} | ${ms(time(() => orderMoves(rings(sizes)), 5))} | |`);
+	for (const [what, waits] of [
+		['22 plants in one knot, each in the way of two others', knot(22, 2)],
+		['22 plants in one knot, each in the way of eight others', knot(22, 8)],
+		['200 plants in one knot, each in the way of two others', knot(200, 2)]
+	] as const) {
+		const t = turnsOf(waits);
+		const note = t.atLeast === t.mostHeld ? 'proved the fewest' : `the best found; none holds fewer than ${t.atLeast}`;
+		tell(`| order of ${what} | ${ms(time(() => turnsOf(waits), 1))} | ${t.mostHeld} wait at most: ${note} |`);
+	}
+	const eight = knot(8, 3);
+	const [mine, every] = [time(() => turnsOf(eight), 5), time(() => everyOrder(eight), 1)];
+	tell(`| 8 plants in one knot | ${ms(mine)} | all 40,320 orders: ${ms(every)} (${Math.round(every / mine)} times) |`);
+}
+
+/** One knot: each waits for the next, and for some others. */
+function knot(n: number, others: number): Waits {
+	const u = randomLcg(0.29);
+	return {
+		after: Array.from({ length: n }, (_, v) =>
+			[...new Set([(v + 1) % n, ...Array.from({ length: others - 1 }, () => Math.floor(u() * n))])].filter((w) => w !== v)
+		),
+		pots: new Array<number>(n).fill(1)
+	};
+}
+
+/** The fewest that wait at the same time, by every order of lifts. */
+function everyOrder({ after }: Waits): number {
+	let best = Infinity;
+	const go = (lifted: number[], waiting: number, most: number): void => {
+		if (lifted.length === after.length) {
+			best = Math.min(best, most);
+			return;
+		}
+		for (let v = 0; v < after.length; v++) {
+			if (lifted.includes(v)) continue;
+			const now = [...lifted, v];
+			const stuck = (u: number) => after[u]!.some((w) => !now.includes(w));
+			const put = waiting + Number(stuck(v));
+			go(now, now.filter(stuck).length, Math.max(most, put));
+		}
+	};
+	go([], 0, 0);
+	return best;
 }

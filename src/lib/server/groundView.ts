@@ -6,6 +6,7 @@ import { bedsOn, mm } from './groundOn.js';
 import type { Coming } from './groundOn.js';
 import { forecastOf, known, modelOf } from './model.js';
 import type { Model } from './model.js';
+import { movedBefore } from './moved.js';
 import { keptMoves } from './movesView.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
@@ -18,9 +19,14 @@ import {
 	closeAfter,
 	hedgeCount,
 	inOrder,
+	livesTwoYears,
+	movedAs,
 	outlineOf,
+	plantsAlong,
+	plantsInGap,
 	setOut,
 	share,
+	sparesFor,
 	spreadAfter,
 	suitsLight,
 	touchAfter
@@ -28,7 +34,7 @@ import {
 import type { Offer, Point, Setting, ShapeData } from '$lib/core/ground/index.js';
 import { meanCount } from '$lib/core/odds/strike.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
-import { sayTemperature, shortMeasure } from '$lib/core/units/index.js';
+import { longMeasure, sayTemperature, shortMeasure } from '$lib/core/units/index.js';
 
 export interface BedShown {
 	id: string;
@@ -128,8 +134,12 @@ export interface FilledBed {
 	likely: number;
 	/** Across, cm, by summers after it was set out. */
 	spreads: number[];
-	/** Of a hedge measured by its sides: along its length, in one row and in two. */
-	hedge: { one: number; two: number } | null;
+	/** Of a hedge: along its line, in one row and in two, and how many fill the gaps that were told. */
+	hedge: { one: number; two: number; gaps: number | null } | null;
+	/** Of the same age kept by, that fill all gaps of two years 9 times in 10. */
+	spares: number;
+	/** Drifts against stones, not rows, from a slope on. */
+	steep: boolean;
 	/** Where the asked spacing or margin is none. */
 	wrong: string | null;
 }
@@ -138,6 +148,10 @@ const SUMMERS = 10;
 /** The closer and the wider choice, by the asked one. */
 const CLOSER = 0.8;
 const WIDER = 1.25;
+/** How often the spares shall do. */
+const SURE = 0.9;
+/** 1 in 3. Common practice, no source. */
+const STEEP_DEG = 18;
 /** cm */
 const [LEAST_CM, MOST_CM] = [3, 1_000];
 
@@ -196,8 +210,24 @@ export async function kindsToSet(garden: Garden) {
 	return kindChoices(kinds, stocks);
 }
 
-/** As a want for a hedge counts it, without spares. */
-function hedgeOf(lengthM: number, spacingCm: number): FilledBed['hedge'] {
+/** Gaps as they were typed, a length each; none where none is told, or one is no length. */
+const gapsIn = (typed: string, read: (t: string) => number | null): number[] =>
+	typed
+		.trim()
+		.split(/[\s;]+/)
+		.flatMap((t) => read(t) ?? [])
+		.filter((m) => m > 0 && m <= 2_000);
+
+/** As a want for a hedge counts it, without spares; round corners each leg by itself. */
+function hedgeOf(how: ShapeData['how'], spacingCm: number, gaps: readonly number[]): FilledBed['hedge'] {
+	const spacing = spacingCm / 100;
+	const fill = gaps.length === 0 ? null : gaps.reduce((sum, g) => sum + plantsInGap(g, spacing), 0);
+	if (how.by === 'line') return { one: plantsAlong(how.line, spacing, 1), two: plantsAlong(how.line, spacing, 2), gaps: fill };
+	if (how.by !== 'sides') return null;
+	const straight = straightHedge(how.length_m, spacingCm);
+	return straight && { ...straight, gaps: fill };
+}
+function straightHedge(lengthM: number, spacingCm: number): { one: number; two: number } | null {
 	const [one, two] = ([1, 2] as const).map((rows) => hedgeCount({ lengthM, spacingCm, rows, spares: 0 }));
 	return one!.ok && two!.ok ? { one: one!.value, two: two!.value } : null;
 }
@@ -208,6 +238,7 @@ export interface FillQuery {
 	margin: string;
 	pattern: string;
 	turn: string;
+	gaps: string;
 }
 
 export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, on: DayNumber | null = null) {
@@ -237,6 +268,8 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 	const near = [round5(spacingCm * CLOSER), spacingCm, round5(spacingCm * WIDER)].map((cm) =>
 		cm === spacingCm ? asked : fillingOf(kind, shape, Math.max(LEAST_CM, cm), around, false)
 	);
+	const [s, m] = await Promise.all([snapshotOf(garden.id), modelOf(garden)]);
+	const lives = livesTwoYears(kind, movedBefore(m, s, movedAs(kind)));
 	const filled: FilledBed | null = asked.ok
 		? {
 				kind: { id: kind.id, name: withVariety(kind) },
@@ -248,11 +281,25 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 				// What is on its way stands there already on a day ahead.
 				likely: on !== null && on > dayNumber(garden.today) ? 0 : await likelyOf(garden, kind.id, placeId),
 				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
-				hedge: bed.kind === 'hedge' && shape.how.by === 'sides' ? hedgeOf(shape.how.length_m, spacingCm) : null,
+				hedge: bed.kind === 'hedge' ? hedgeOf(shape.how, spacingCm, gapsIn(q.gaps, longMeasure(garden.units).read)) : null,
+				spares: asked.value.filling.count > 0 ? sparesFor(asked.value.filling.count, lives, SURE) : 0,
+				steep: (shape.slope?.deg ?? 0) >= STEEP_DEG,
 				wrong: spacingWrong ?? marginWrong
 			}
 		: null;
 	return { bed, kinds: choices, filled, trouble: asked.ok ? null : asked.problem.sentence };
+}
+
+/** How many of those that fit stand in light that suits the kind: where it differs along the bed, in its best part. */
+function inLight(kind: Kind, placeLight: string, shape: ShapeData, points: readonly Point[]) {
+	const at = (x: number) => shape.light.find((p) => x >= p.from_m && x <= p.to_m)?.light ?? placeLight;
+	const parts = new Map<string, number>();
+	for (const [x] of points) parts.set(at(x), (parts.get(at(x)) ?? 0) + 1);
+	if (parts.size === 0) parts.set(placeLight, 0);
+	const suits = [...parts].map(([light, fits]) => ({ light, fits, ...suitsLight(kind, light) }));
+	const best = suits.reduce((a, b) => (b.liking < a.liking || (b.liking === a.liking && b.fits > a.fits) ? b : a));
+	const fits = suits.filter((p) => p.liking < 3 || best.liking === 3).reduce((n, p) => n + p.fits, 0);
+	return { liking: best.liking, light: suits.length > 1 ? `${best.say}, in part of it` : best.say, fits };
 }
 
 export interface Offered extends Offer {
@@ -281,8 +328,8 @@ export async function whereTo(
 		if (!bed.ground || !place.shape || bed.id === not) return [];
 		const around: Around = { pattern: 'triangular', marginCm: 0, stands: bed.stands };
 		const filled = fillingOf(kind, place.shape, kind.size.spacing_cm, around, false);
-		const { liking, say } = suitsLight(kind, place.light);
-		return [{ id: bed.id, name: bed.name, liking, light: say, fits: filled.ok ? filled.value.filling.count : 0 }];
+		const { fits, ...suits } = inLight(kind, place.light, place.shape, filled.ok ? filled.value.fill.points : []);
+		return [{ id: bed.id, name: bed.name, ...suits, fits }];
 	});
 	const { shares, left } = share(offers, count);
 	const takes = new Map(shares.map((s) => [s.id, s.takes]));

@@ -61,7 +61,16 @@
 		return { left, low, high, wide: right - left, tall: high - low };
 	});
 	/** Room round it, for plants that lean over the edge and for the bar below. */
-	const around = $derived(Math.max(acrossM / 2, Math.max(box.wide, box.tall) * 0.04));
+	const around = $derived.by(() => {
+		const all = [...stands, ...goes, ...comes, { at: points, acrossM }];
+		const over = all.flatMap((g) =>
+			g.at.map(([x, y]) => {
+				const r = g.acrossM / 2;
+				return Math.max(box.left - x + r, x + r - box.left - box.wide, box.low - y + r, y + r - box.high);
+			})
+		);
+		return Math.max(Math.max(box.wide, box.tall) * 0.04, ...over);
+	});
 	const whole = $derived(Math.max(overM ?? 0, box.wide) + 2 * around);
 	const d = (ring: readonly Point[]) => ring.map(([x, y], i) => `${i ? 'L' : 'M'}${x} ${-y}`).join('') + 'Z';
 	/** A bar of 1, 2 or 5 times a power of ten, about a quarter of the drawing. */
@@ -118,7 +127,7 @@
 			>
 				<title>{s.name}</title>
 			</circle>
-			{#if !unnumbered}<text
+			{#if !unnumbered && (i === 0 || s.acrossM > whole * 0.04)}<text
 					{x}
 					y={-y + whole * 0.011}
 					font-size={whole * 0.032}

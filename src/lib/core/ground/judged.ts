@@ -23,6 +23,7 @@ export const GROUND = {
 		MEMORY
 	),
 	movedWeight: judged(20, 'plants', 'The book’s word on that weighs as much as so many plants of your own.', OWN),
+	secondYear: judged(0.97, 'chance', 'One that has lived a year where it was planted lives the second.', MEMORY),
 	movedYoung: judged(60, 'cm', 'Up to this height a woody plant is as easy to move as a young one.', MEMORY),
 	movedTall: judged(
 		0.7,

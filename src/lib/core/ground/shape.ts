@@ -3,9 +3,11 @@ import { z } from 'zod';
 import { sayNumber } from '../numbers.js';
 import { refuse } from '../result.js';
 import type { Result } from '../result.js';
+import { alongLine } from './line.js';
 import { checkOutline, FARTHEST_M, MOST_CORNERS, MOST_HOLES } from './outline.js';
 import type { Outline } from './outline.js';
 import type { Point } from './region.js';
+import { groundLength } from './spacing.js';
 import { reach } from './tape.js';
 
 /** The longest side that is measured with a tape, m. */
@@ -41,11 +43,41 @@ export const shapeData = z.object({
 				tapes: z
 					.array(z.tuple([metres('From the first point', 0), metres('From the second point', 0)]))
 					.max(MOST_CORNERS, `At most ${MOST_CORNERS} corners.`)
+			}),
+			z.object({
+				by: z.literal('line'),
+				/** The line of a hedge, from end to end; and how wide it is. */
+				line: z
+					.array(z.tuple([at('From the left'), at('From the front')]))
+					.min(2, 'A line has two ends at least.')
+					.max(MOST_CORNERS, `At most ${MOST_CORNERS} corners.`),
+				width_m: metres('Width')
 			})
 		],
 		{ error: 'Say how it was measured.' }
 	),
-	holes: z.array(hole).max(MOST_HOLES, `At most ${MOST_HOLES} stones or trunks.`).default([])
+	holes: z.array(hole).max(MOST_HOLES, `At most ${MOST_HOLES} stones or trunks.`).default([]),
+	/** How steep, rising away from the front; and whether it was measured along the ground or on a map. */
+	slope: z
+		.object({
+			deg: z
+				.number({ error: 'Slope: a number, please.' })
+				.min(0, 'A slope is between 0° (level) and 60°; steeper is a wall.')
+				.max(60, 'A slope is between 0° (level) and 60°; steeper is a wall.'),
+			on: z.enum(['ground', 'map'])
+		})
+		.nullable()
+		.default(null),
+	/** Where the first corner lies, east and north of the garden's own spot, and how far the bed is turned against the clock. */
+	lies: z
+		.object({ east_m: at('East'), north_m: at('North'), turn_deg: z.number().min(-360).max(360) })
+		.nullable()
+		.default(null),
+	/** Light that differs along it: from so far to so far from the left. Elsewhere as the place says. */
+	light: z
+		.array(z.object({ from_m: at('From'), to_m: at('To'), light: z.enum(['sun', 'part', 'shade']) }))
+		.max(20, 'At most 20 parts of other light.')
+		.default([])
 });
 export type ShapeData = z.infer<typeof shapeData>;
 export type ShapeSaid = z.input<typeof shapeData>;
@@ -67,7 +99,7 @@ export interface Measured extends Outline {
 }
 
 /** Corners of what was said, refused with a sentence where they make no ground. */
-export function outlineOf({ how, holes }: ShapeData): Result<Measured> {
+export function outlineOf({ how, holes, slope }: ShapeData): Result<Measured> {
 	let outline: Point[];
 	let offM: number[] | null = null;
 	if (how.by === 'sides')
@@ -77,7 +109,11 @@ export function outlineOf({ how, holes }: ShapeData): Result<Measured> {
 			[how.length_m, how.width_m],
 			[0, how.width_m]
 		];
-	else if (how.by === 'across') outline = circle(how.across_m / 2, how.across_m / 2, how.across_m);
+	else if (how.by === 'line') {
+		const along = alongLine(how.line, how.width_m);
+		if (!along.ok) return along;
+		outline = along.value;
+	} else if (how.by === 'across') outline = circle(how.across_m / 2, how.across_m / 2, how.across_m);
 	else if (how.by === 'corners') outline = how.corners.map(([x, y]) => [x, y]);
 	else {
 		const corners = how.tapes.map(([a, b], i) => reach(how.apart_m, a, b, `Corner ${i + 1}`));
@@ -87,5 +123,8 @@ export function outlineOf({ how, holes }: ShapeData): Result<Measured> {
 		offM = found.map((c) => c.offM);
 	}
 	if (outline.length < 3) return refuse('ground.corners', 'A bed has three corners at least.', 'how');
-	return checkOutline({ outline, offM, holes: holes.map((h) => circle(h.x_m, h.y_m, h.across_m)) });
+	// Along the ground a slope is longer than on the map, from its foot to its top; across it is as wide.
+	const up = slope?.on === 'map' ? groundLength(1, slope.deg) : 1;
+	const stones = holes.map((h) => circle(h.x_m, h.y_m * up, h.across_m));
+	return checkOutline({ outline: outline.map(([x, y]): Point => [x, y * up]), offM, holes: stones });
 }

@@ -28,17 +28,20 @@ export interface SurvivesAsked {
 	before?: MovedBefore;
 }
 
+/** A young one, moved in its season: the book's word, worth so many plants, with the garden's own record. */
+export function livesBase(as: Moved, before?: MovedBefore): number {
+	const book = GROUND.movedLives.value[as];
+	const w = GROUND.movedWeight.value;
+	return before ? (w * book + before.lived) / (w + before.lived + before.died) : book;
+}
+
 const logit = (p: number): number => Math.log(p / (1 - p));
 const back = (x: number): number => 1 / (1 + Math.exp(-x));
 
 /** Chance that one lives through the first year where it was moved to. */
 export function survives({ kind, tallCm, ageYears, inSeason, ball = 1, cutRound = false, before }: SurvivesAsked): number {
 	const as = movedAs(kind);
-	const F = GROUND.movedLives.value;
-	// The garden's own record weighs as so many plants of the book's would.
-	const w = GROUND.movedWeight.value;
-	const base = before ? (w * F[as] + before.lived) / (w + before.lived + before.died) : F[as];
-	let x = logit(Math.min(0.98, Math.max(0.5, base)));
+	let x = logit(Math.min(0.98, Math.max(0.5, livesBase(as, before))));
 	const doublings =
 		as === 'clump'
 			? 0

@@ -30,6 +30,18 @@ export const sayThen = (day: IsoDate, today: IsoDate): string =>
 export const sayFits = (count: number): string =>
 	count === 0 ? 'No plant fits' : `${sayNumber(count)} ${count === 1 ? 'plant fits' : 'plants fit'}`;
 
+/** Of the same age, for what dies in its first two years. */
+export const sayKeptBy = (spares: number): string =>
+	spares === 0
+		? ''
+		: `Keep ${sayNumber(spares)} more of the same age by: 9 times in 10 ${spares === 1 ? 'that fills' : 'they fill'} every gap of the first two years.`;
+
+/** In a hedge that stands. */
+export const sayGaps = (plants: number): string =>
+	plants === 0
+		? 'Its gaps are no wider than the spacing: nothing is missing.'
+		: `${sayNumber(plants)} ${plants === 1 ? 'fills' : 'fill'} its gaps.`;
+
 /** What is in hand against what the bed takes. */
 export function sayInHand(count: number, likely: number): string {
 	if (likely <= 0) return '';

@@ -7,8 +7,10 @@ import type { Act } from '../ledger.js';
 import { meantBy, movesId } from '../movesMeant.js';
 import { snapshotOf } from '../snapshot.js';
 import { isIsoDate, sayDate } from '$lib/core/dates.js';
-import { readRows, shapeData, shapeOf } from '$lib/core/ground/index.js';
+import { outlineOf, readRows, shapeData, shapeOf } from '$lib/core/ground/index.js';
+import { IN_THE_GROUND } from '$lib/core/places.js';
 import { longMeasure } from '$lib/core/units/index.js';
+import { bedsFromGeoJson } from '$lib/formats/bedsGeo.js';
 
 /** Where in the form a refusal's path is. */
 const FIELD: Record<string, string> = {
@@ -21,7 +23,10 @@ export function fieldOf(path: string | undefined): string {
 	if (!path) return 'by';
 	if (path.startsWith('holes')) return 'holes';
 	if (path.startsWith('how.tapes')) return 'tapes';
-	if (path.startsWith('how.corners') || path === 'outline' || path === 'how') return 'corners';
+	if (path.startsWith('slope')) return 'slope';
+	if (path.startsWith('light')) return 'light';
+	if (path.startsWith('lies')) return 'east';
+	if (path.startsWith('how.line') || path.startsWith('how.corners') || path === 'outline' || path === 'how') return 'corners';
 	return FIELD[path] ?? 'by';
 }
 
@@ -116,4 +121,42 @@ export async function movesMade({ garden, f, frame }: Asked): Promise<Made | Ret
 	if (!first) return refused({ code: 'moves.gone', sentence: 'None of these stands here any more: load the page again.' });
 	// The client's id is the first act's; the rest follow from it, so that sent twice it is still once.
 	return { acts: [{ ...first, id: frame.id }, ...rest], said: told.length === 1 ? 'Moved.' : `${told.length} moved.` };
+}
+
+/** Beds of a map: one that has the name of a bed here is measured anew, others are added. */
+export async function broughtFromMap({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
+	const beds = bedsFromGeoJson(f.text('geo'), garden.data);
+	if (!beds.ok) return refused({ ...beds.problem, path: 'geo' });
+	const s = await guarded(() => snapshotOf(garden.id));
+	const open = s.places.filter((p) => !p.closed);
+	const here = new Map(open.filter((p) => IN_THE_GROUND.has(p.kind)).map((p) => [p.name, p]));
+	let walk = Math.max(0, ...open.map((p) => p.walk));
+	let added = 0;
+	const acts = beds.value.flatMap(({ name, shape }, i): Act[] => {
+		const sound = outlineOf(shape);
+		if (!sound.ok) return [];
+		const subjectId = here.get(name)?.id ?? uuidv5(`bed ${i}`, frame.id);
+		const id = (what: string) => uuidv5(`${what} ${i}`, frame.id);
+		const shaped: Act = { ...frame, id: id('shaped'), kind: 'place.shaped', subjectId, data: shape };
+		if (here.has(name)) return [shaped];
+		added++;
+		walk = Math.min(999, walk + 1);
+		const place = { name, kind: 'bed' as const, light: 'sun' as const, low_c: null, high_c: null, room_cm2: null, walk };
+		return [{ ...frame, id: id('place'), kind: 'place.set', subjectId, data: place }, shaped];
+	});
+	const [first, ...rest] = acts;
+	if (!first)
+		return refused({
+			code: 'geo.crossed',
+			sentence: 'None of its outlines is that of a bed: they cross themselves.',
+			path: 'geo'
+		});
+	const anew = beds.value.length - added;
+	return {
+		acts: [{ ...first, id: frame.id }, ...rest],
+		said: [added ? `${added} ${added === 1 ? 'bed' : 'beds'} added` : '', anew > 0 ? `${anew} measured anew` : '']
+			.filter(Boolean)
+			.join(', ')
+			.concat('.')
+	};
 }

@@ -8,6 +8,7 @@ import { sayNumber } from '$lib/core/numbers.js';
 import { paperFonts } from '../fonts.js';
 import type { Ask } from './ask.js';
 import { sayArea, sayLength } from '$lib/core/units/index.js';
+import { bedsGeoJson } from '$lib/formats/bedsGeo.js';
 import type { BedSheet } from '$lib/formats/bedSheet.js';
 
 /** So many of a kind at most: past that nobody sets them. */
@@ -36,7 +37,14 @@ async function filledOf({ params, query }: Ask<'place'>) {
 	if (!z.uuid().safeParse(params.place).success)
 		error(404, { message: 'There is no such bed in this garden.', code: 'place.unknown' });
 	const of = (name: string) => (query.get(name) ?? '').slice(0, 60);
-	const asked = { kind: of('kind'), spacing: of('spacing'), margin: of('margin'), pattern: of('pattern'), turn: of('turn') };
+	const asked = {
+		kind: of('kind'),
+		spacing: of('spacing'),
+		margin: of('margin'),
+		pattern: of('pattern'),
+		turn: of('turn'),
+		gaps: of('gaps')
+	};
 	const garden = await gardenOr404(params.garden);
 	return { garden, asked, shown: await bedFilled(garden, params.place, asked, viewedDay(garden, query.get('day')).day) };
 }
@@ -62,6 +70,25 @@ export async function bedSheetView(ask: Ask<'place'>): Promise<BedSheet> {
 		acrossM: (filled?.asked.spacingCm ?? 0) / 100,
 		fonts: paperFonts()
 	};
+}
+
+/** The measured beds as a map has them. */
+export async function bedsGeoView({ params, query }: Ask): Promise<string> {
+	const garden = await gardenOr404(params.garden);
+	const beds = await bedsShown(garden, viewedDay(garden, query.get('day')).day);
+	return bedsGeoJson(
+		beds.flatMap(({ id, name, kind, ground, stands }) =>
+			ground
+				? [
+						{
+							...{ id, name, kind, areaM2: ground.areaM2, outline: ground.outline, holes: ground.holes, lies: ground.said.lies },
+							stands: stands.map((s) => ({ name: s.name, count: s.count }))
+						}
+					]
+				: []
+		),
+		garden.data
+	);
 }
 
 /** So many at most: more are moved in several goes. */

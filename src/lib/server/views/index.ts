@@ -13,7 +13,7 @@ import { benchView } from './bench.js';
 import { codeView } from './code.js';
 import { cutsView } from './cuts.js';
 import { frameView } from './frame.js';
-import { bedSheetView, bedView, groundView, movesView } from './ground.js';
+import { bedSheetView, bedsGeoView, bedView, groundView, movesView } from './ground.js';
 import { guideView } from './guide.js';
 import { handbookView } from './handbook.js';
 import { kindView } from './kind.js';
@@ -55,6 +55,7 @@ export const VIEWS = {
 	frame: frameView,
 	ground: groundView,
 	bed: bedView,
+	bedsGeo: bedsGeoView,
 	moves: movesView,
 	bedSheet: bedSheetView,
 	guide: guideView,

@@ -8,6 +8,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import { sayFits, sayThen } from '$lib/core/ground/words.js';
 	import { sayArea, sayLength } from '$lib/core/units/index.js';
+	import Map from './Map.svelte';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -124,6 +125,7 @@
 		{/each}
 	</ul>
 {/if}
+<div class="no-print mt-6"><Map {base} today={data.garden.today} any={measured.length > 0} /></div>
 {#if data.beds.length}
 	<div class="no-print mt-6"><Act href="{base}/ground/moves">Things have to change places: in what order?</Act></div>
 {/if}

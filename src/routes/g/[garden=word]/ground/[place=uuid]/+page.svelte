@@ -13,9 +13,9 @@
 	import Rows from '$lib/ui/Rows.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
-	import { sayCover, sayFits, sayInHand, sayThen, sayWhen } from '$lib/core/ground/words.js';
+	import { sayCover, sayFits, sayGaps, sayInHand, sayKeptBy, sayThen, sayWhen } from '$lib/core/ground/words.js';
 	import { sayMoney } from '$lib/core/numbers.js';
-	import { sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
+	import { longMeasure, sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
 	import Measure from './Measure.svelte';
 	import Setting from './Setting.svelte';
 	import type { PageData } from './$types';
@@ -33,10 +33,11 @@
 	let margin = $derived(data.asked.margin);
 	let pattern = $derived<string>(data.filled?.pattern ?? 'triangular');
 	let turn = $derived(data.asked.turn === 'on');
+	let gaps = $derived(data.asked.gaps);
 	/** What is asked, as an address has it. */
 	const address = (over: Record<string, string> = {}) => {
 		const day = data.isToday ? '' : data.viewed;
-		const asked = { kind, spacing, margin, pattern, ...(turn ? { turn: 'on' } : {}), day, ...over };
+		const asked = { kind, spacing, margin, pattern, gaps, ...(turn ? { turn: 'on' } : {}), day, ...over };
 		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== '')).toString()}`;
 	};
 	const ask = () => goto(address(), { keepFocus: true, noScroll: true, replaceState: true });
@@ -68,11 +69,17 @@
 			: ''}
 		{sayInHand(f.asked.count, f.likely)}
 		{#if f.hedge}As a hedge along its length: {f.hedge.one} plants in one row, {f.hedge.two} in two.{/if}
+		{#if f.hedge && f.hedge.gaps !== null}{sayGaps(f.hedge.gaps)}{/if}
+		{sayKeptBy(f.spares)}
 	</p>
 {:else if !bed.ground}
 	<p class="mt-1 max-w-prose text-lg text-faded">With its size it is told how many plants fill it, and where each goes.</p>
 {/if}
 {#if 'trouble' in data && data.trouble}<Note tone="harm" said>{data.trouble}</Note>{/if}
+{#if f?.steep}<Note
+		>{Math.round(bed.ground!.said.slope!.deg)}° is steep: plant in drifts against stones, not in rows down the slope, and mind
+		your footing. All is measured along the ground.</Note
+	>{/if}
 {#if f?.wrong}<Note tone="harm" said>{f.wrong} What is shown is for {sayLength(f.asked.spacingCm, units)}.</Note>{/if}
 
 {#if bed.ground}
@@ -133,6 +140,13 @@
 					{ value: 'drift', name: 'a drift, as if unplanted' }
 				]}
 			/>
+			{#if bed.kind === 'hedge'}<Field
+					label="Gaps in the standing hedge"
+					name="gaps"
+					bind:value={gaps}
+					unit={longMeasure(units).unit}
+					hint="Each from one plant that lives to the next, one after another: 1.2 2.5"
+				/>{/if}
 			{#if pattern !== 'drift'}<Checkbox bind:checked={turn}>Rows in any direction</Checkbox>{/if}
 			<Act type="submit" main>Fill it</Act>
 		</form>

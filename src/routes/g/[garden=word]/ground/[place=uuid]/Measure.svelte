@@ -3,6 +3,7 @@
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Fold from '$lib/ui/Fold.svelte';
 	import LinesField from '$lib/ui/LinesField.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -25,16 +26,40 @@
 	const how = untrack(() => said?.how);
 	let by = $state<string>(how?.by ?? 'sides');
 	let length = $state(untrack(() => typed(how?.by === 'sides' ? how.length_m : undefined)));
-	let width = $state(untrack(() => typed(how?.by === 'sides' ? how.width_m : undefined)));
+	let width = $state(untrack(() => typed(how?.by === 'sides' || how?.by === 'line' ? how.width_m : undefined)));
 	let across = $state(untrack(() => typed(how?.by === 'across' ? how.across_m : undefined)));
 	let apart = $state(untrack(() => typed(how?.by === 'tape' ? how.apart_m : undefined)));
 	const lines = (rows: readonly (readonly number[])[]) => rows.map((r) => r.map(shown).join('  ')).join('\n');
-	let corners = $state(untrack(() => (how?.by === 'corners' ? lines(how.corners) : '')));
+	let corners = $state(untrack(() => (how?.by === 'corners' ? lines(how.corners) : how?.by === 'line' ? lines(how.line) : '')));
 	let tapes = $state(untrack(() => (how?.by === 'tape' ? lines(how.tapes) : '')));
+	let slope = $state(untrack(() => (said?.slope ? String(Math.round(said.slope.deg * 10) / 10) : '')));
+	let slopeOn = $state<string>(untrack(() => said?.slope?.on ?? 'ground'));
+	let light = $state(
+		untrack(() => (said?.light ?? []).map((p) => `${shown(p.from_m)}  ${shown(p.to_m)}  ${p.light}`).join('\n'))
+	);
+	let east = $state(untrack(() => typed(said?.lies?.east_m)));
+	let north = $state(untrack(() => typed(said?.lies?.north_m)));
+	let turn = $state(untrack(() => (said?.lies ? String(said.lies.turn_deg) : '')));
+	const more = untrack(() => Boolean(said?.slope ?? said?.lies) || (said?.light.length ?? 0) > 0);
 	let holes = $state(untrack(() => (said ? lines(said.holes.map((h) => [h.across_m, h.x_m, h.y_m])) : '')));
 
 	const draft = $derived.by(() => {
-		const fields: Record<string, string> = { by, length, width, across, apart, corners, tapes, holes };
+		const fields: Record<string, string> = {
+			by,
+			length,
+			width,
+			across,
+			apart,
+			corners,
+			tapes,
+			holes,
+			slope,
+			slope_on: slopeOn,
+			light,
+			east,
+			north,
+			turn
+		};
 		const said = shapeOf((name) => fields[name] ?? '', long.read);
 		if (!said.ok) return said;
 		const told = shapeData.safeParse(said.value);
@@ -42,7 +67,8 @@
 	});
 	/** Enough was typed for what is wrong to be worth saying. */
 	const begun = $derived(
-		(by === 'corners' ? corners : by === 'tape' ? tapes : '').trim().split('\n').length >= 3 || holes.trim() !== ''
+		(by === 'corners' || by === 'line' ? corners : by === 'tape' ? tapes : '').trim().split('\n').length >= 3 ||
+			holes.trim() !== ''
 	);
 </script>
 
@@ -56,7 +82,8 @@
 				{ value: 'sides', name: 'length and width' },
 				{ value: 'across', name: 'round: across' },
 				{ value: 'corners', name: 'corner by corner, from one edge' },
-				{ value: 'tape', name: 'by tape from two fixed points' }
+				{ value: 'tape', name: 'by tape from two fixed points' },
+				{ value: 'line', name: 'a line with corners, for a hedge' }
 			]}
 		/>
 		{#if by === 'sides'}
@@ -64,9 +91,10 @@
 			<Field label="Width" name="width" bind:value={width} unit={long.unit} numeric />
 		{:else if by === 'across'}
 			<Field label="Across" name="across" bind:value={across} unit={long.unit} numeric />
-		{:else if by === 'corners'}
+		{:else if by === 'corners' || by === 'line'}
+			{#if by === 'line'}<Field label="Width" name="width" bind:value={width} unit={long.unit} numeric />{/if}
 			<LinesField
-				label="Corners in order, {long.unit}"
+				label="{by === 'line' ? 'The line, from end to end' : 'Corners in order'}, {long.unit}"
 				name="corners"
 				bind:value={corners}
 				hint="One a line: how far to the right, then how far back. “0 0” is the first."
@@ -87,6 +115,41 @@
 				hint="One a line: from the left point, then from the right one."
 			/>
 		{/if}
+		<Fold label="Slope, light that differs, where it lies" open={more}>
+			<div class="flex flex-col gap-4">
+				<Field
+					label="Slope"
+					name="slope"
+					bind:value={slope}
+					hint="In degrees, as 1 in 3, or by level and stick: 40/100. Left blank: level."
+				/>
+				{#if slope.trim() !== ''}<SelectField
+						label="Its sizes were measured"
+						name="slope_on"
+						bind:value={slopeOn}
+						items={[
+							{ value: 'ground', name: 'along the ground' },
+							{ value: 'map', name: 'on a map, from above' }
+						]}
+					/>{/if}
+				<LinesField
+					label="Light that differs along it, {long.unit}"
+					name="light"
+					bind:value={light}
+					rows={2}
+					hint="One a line: from, to, and sun, part or shade, as in “0 2.5 shade”. Shade is under three hours of sun, sun from six."
+				/>
+				<div class="grid grid-cols-3 gap-3">
+					<Field label="East" name="east" bind:value={east} unit={long.unit} numeric />
+					<Field label="North" name="north" bind:value={north} unit={long.unit} numeric />
+					<Field label="Turned" name="turn" bind:value={turn} unit="°" numeric />
+				</div>
+				<p class="note">
+					Where its first corner lies from the middle of the garden, and how far it is turned against the clock: for maps. Left
+					blank: not told.
+				</p>
+			</div>
+		</Fold>
 		<LinesField
 			label="Stones and trunks in it, {long.unit}"
 			name="holes"
