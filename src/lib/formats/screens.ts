@@ -12,7 +12,7 @@ export interface Screen {
 
 /** The part of an address below the garden's, without what it is asked. */
 export const isTimed = (path: string): boolean =>
-	SCREENS.find((s) => s.path === path)?.timed ?? !/^(guide|c|ground)\//.test(path);
+	SCREENS.find((s) => s.path === path)?.timed ?? !/^(guide|c)\//.test(path);
 
 export const SCREENS: readonly Screen[] = [
 	{ path: 'round', name: 'Round', main: true, timed: true },
@@ -22,8 +22,9 @@ export const SCREENS: readonly Screen[] = [
 	{ path: 'ledger', name: 'Ledger', main: true, timed: false },
 	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
 	{ path: 'shelter', name: 'Shelter', main: false, timed: false },
-	{ path: 'ground', name: 'Ground', main: false, timed: false },
+	{ path: 'ground', name: 'Ground', main: false, timed: true },
 	{ path: 'ground/moves', name: 'Moves', main: false, timed: false },
+	{ path: 'ground/leaving', name: 'Leaving this garden', main: false, timed: false },
 	{ path: 'mix', name: 'Mix and shopping', main: false, timed: false },
 	{ path: 'labels', name: 'Labels', main: false, timed: false },
 	{ path: 'weather', name: 'Weather', main: false, timed: true },

@@ -2,7 +2,7 @@
 import type { Model } from './model.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { plantingDay } from '$lib/core/plan/walk.js';
+import { plantingDay, yearOfSeason } from '$lib/core/plan/walk.js';
 import { dampDays, dullShare, soilFit } from '$lib/core/round/triggers.js';
 
 const FARTHEST = 800;
@@ -17,6 +17,15 @@ export function digsOn(m: Model, kind: Kind, from: DayNumber): DayNumber | null 
 		if (day <= from + FARTHEST && soilFit(day, m.season.sky).fit) return day;
 	}
 	return null;
+}
+
+/** The last day of [from, until], to the week, on which it is lifted in its season from soil that can be dug; null where none is. */
+export function lastDig(m: Model, kind: Kind, from: DayNumber, until: DayNumber): DayNumber | null {
+	const { plantings } = yearOfSeason(m.season.usual, kind, from);
+	for (let day = until; day >= from; day -= 7)
+		if (plantings.some((p) => p.from <= day && day <= p.to) && soilFit(day, m.season.sky).fit) return day;
+	const first = digsOn(m, kind, from);
+	return first !== null && first <= until ? first : null;
 }
 
 /** The first dull, damp day that the forecast has within a week of it, while the season stays open; else the day itself. */

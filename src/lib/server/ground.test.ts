@@ -5,6 +5,7 @@ import { gardenById } from './context.js';
 import type { Garden } from './context.js';
 import { closeDatabase, database } from './db.js';
 import { bedFilled, bedsShown, whereTo } from './groundView.js';
+import { leavingShown } from './leavingView.js';
 import { record, undo } from './ledger.js';
 import type { Act } from './ledger.js';
 import { modelOf } from './model.js';
@@ -19,6 +20,7 @@ import { addDays, dayNumber } from '$lib/core/dates.js';
 import { mayStand } from '$lib/core/ground/index.js';
 import { DEMO_GARDEN, loadDemo } from '../../../demo/load.js';
 import { freshDatabase } from '../../../bin/testDatabase.js';
+import { fillTowns } from '../../../bin/towns.js';
 
 let today = '2026-09-05';
 let garden: Garden;
@@ -39,7 +41,7 @@ const kept = { moves: null, by: '', weekends: '', hold: '', free: '' };
 
 beforeAll(async () => {
 	process.env.SURCULUS_TODAY = today;
-	await freshDatabase('ground_test');
+	await fillTowns(await freshDatabase('ground_test'));
 	await loadDemo();
 	await on(today);
 }, 120_000);
@@ -166,6 +168,33 @@ describe('after a move', () => {
 		// 20 of the book's at .96 and two that died.
 		expect(await odds()).toBeCloseTo((20 * 0.96) / 22, 6);
 		expect(before).toBeCloseTo(0.96, 6);
+	});
+});
+
+describe('leaving the garden', () => {
+	it('takes each plant once, in its season and before the day, and never what is protected by pieces', async () => {
+		await on('2026-09-05');
+		const left = await leavingShown(garden, { on: '2028-05-15', to: 'Galway' });
+		const standing = (await state.stocks(database(), garden.id)).filter((s) => !s.gone_on);
+		expect(left.plants.map((p) => p.id).sort()).toEqual(standing.map((s) => s.id).sort());
+		expect(left.town!.name).toMatch(/Galway/);
+		for (const p of left.plants) {
+			const s = standing.find((x) => x.id === p.id)!;
+			if (p.from !== null) expect(p.from >= today && p.from <= '2028-05-15', p.name).toBe(true);
+			if (p.until !== null) expect(p.until <= '2028-05-15' && p.until >= p.from!, p.name).toBe(true);
+			if (s.protection === 'protected') expect(p.how).not.toBe('pieces');
+			if (p.how === 'whole') expect(p.takes).toBe(s.count);
+		}
+		// A holly of 2.6 m is nobody's load: pieces of it, or nothing.
+		expect(left.plants.find((p) => p.name.startsWith('Holly'))!.how).not.toBe('whole');
+		expect(left.load.kg).toBeGreaterThan(20);
+		expect(left.load.pots).toBe(left.plants.reduce((n, p) => n + p.takes, 0));
+		// A milder coast warns of less than a harder winter does.
+		const cautions = async (to: string) =>
+			(await leavingShown(garden, { on: '2028-05-15', to })).plants.reduce((n, p) => n + p.cautions.length, 0);
+		expect(await cautions('Galway')).toBeLessThan(await cautions('Yakutsk'));
+		expect((await leavingShown(garden, { on: '2026-01-01', to: '' })).wrong).toMatch(/within three years/);
+		expect((await leavingShown(garden, { on: '', to: 'Qqqqxxyyzz' })).wrong).toMatch(/No town/);
 	});
 });
 

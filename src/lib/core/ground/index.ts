@@ -2,6 +2,7 @@ export * from './cover.js';
 export * from './drift.js';
 export * from './fill.js';
 export * from './hedge.js';
+export * from './leave.js';
 export * from './lift.js';
 export * from './line.js';
 export * from './moveDays.js';

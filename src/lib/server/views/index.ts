@@ -13,6 +13,7 @@ import { benchView } from './bench.js';
 import { codeView } from './code.js';
 import { cutsView } from './cuts.js';
 import { frameView } from './frame.js';
+import { leavingView } from './leaving.js';
 import { bedSheetView, bedsGeoView, bedView, groundView, movesView } from './ground.js';
 import { guideView } from './guide.js';
 import { handbookView } from './handbook.js';
@@ -57,6 +58,7 @@ export const VIEWS = {
 	bed: bedView,
 	bedsGeo: bedsGeoView,
 	moves: movesView,
+	leaving: leavingView,
 	bedSheet: bedSheetView,
 	guide: guideView,
 	handbook: handbookView,

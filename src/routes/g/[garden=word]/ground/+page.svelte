@@ -127,7 +127,10 @@
 {/if}
 <div class="no-print mt-6"><Map {base} today={data.garden.today} any={measured.length > 0} /></div>
 {#if data.beds.length}
-	<div class="no-print mt-6"><Act href="{base}/ground/moves">Things have to change places: in what order?</Act></div>
+	<div class="no-print mt-6 flex flex-wrap gap-3">
+		<Act href="{base}/ground/moves">Things have to change places: in what order?</Act>
+		<Act href="{base}/ground/leaving">We leave this garden: what comes along?</Act>
+	</div>
 {/if}
 {#if unmeasured.length}
 	<section class="mt-8" aria-labelledby="unmeasured">
