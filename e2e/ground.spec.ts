@@ -114,6 +114,22 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 	await expect(page.getByText(short)).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this' }).click();
 	await expect(page.getByRole('alert').filter({ hasText: short })).toBeVisible();
+	// With gloves, one number at a time: what was typed so far is there, and one can go back.
+	await tapes.fill('0 4\n4 0');
+	await page.getByRole('button', { name: 'One number at a time, for outdoors' }).click();
+	const large = page.getByLabel('Corner 3: from the left point');
+	await large.fill('five');
+	await page.getByRole('button', { name: 'Next number' }).click();
+	await expect(page.getByText('A length in m, as the tape has it.')).toBeVisible();
+	await large.fill('5');
+	await page.getByRole('button', { name: 'Next number' }).click();
+	await page.getByLabel('Corner 3: from the right point').fill('9');
+	await page.keyboard.press('Enter');
+	await page.getByRole('button', { name: 'Back one' }).click();
+	await page.getByLabel('Corner 3: from the right point').fill('3');
+	await page.keyboard.press('Enter');
+	await page.getByRole('button', { name: 'That was the last corner' }).click();
+	await expect(tapes).toHaveValue('0  4\n4  0\n5  3');
 	await tapes.fill('0 4\n4 0\n5 3\n3,0 5');
 	await expect(page.getByText('12 m²', { exact: true })).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this' }).click();
@@ -149,6 +165,17 @@ test('a bed is measured by tape, filled, printed, wanted; what cannot be is said
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('63 plants fit in East hedge');
 	// Its length as a hedge: both ends planted.
 	await expect(page.getByText('As a hedge along its length: 9 plants in one row, 17 in two.')).toBeVisible();
+	// Mixed with another kind, two fifths of it, in groups: 38 and 25 of 63.
+	await page.getByRole('combobox', { name: 'Mixed with' }).fill('lavend');
+	await page.getByRole('option', { name: /English lavender/ }).click();
+	await page.getByLabel('Share of that').fill('40');
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByText(/38 Catmint and 25 English lavender, in groups of three to seven/)).toBeVisible();
+	await expect(page.getByRole('link', { name: 'Say that you want 25 English lavender here' })).toBeVisible();
+	await page.getByRole('combobox', { name: 'Mixed with' }).fill('nothing');
+	await page.getByRole('option', { name: 'nothing else' }).click();
+	await page.getByRole('button', { name: 'Fill it' }).click();
+	await expect(page.getByRole('link', { name: 'Say that you want 63 of them here' })).toBeVisible();
 	const sheet = await page.request.get(
 		new URL((await page.getByRole('link', { name: 'Print it to scale' }).getAttribute('href'))!, page.url()).href
 	);

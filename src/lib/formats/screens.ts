@@ -11,8 +11,7 @@ export interface Screen {
 }
 
 /** The part of an address below the garden's, without what it is asked. */
-export const isTimed = (path: string): boolean =>
-	SCREENS.find((s) => s.path === path)?.timed ?? !/^(guide|c)\//.test(path);
+export const isTimed = (path: string): boolean => SCREENS.find((s) => s.path === path)?.timed ?? !/^(guide|c)\//.test(path);
 
 export const SCREENS: readonly Screen[] = [
 	{ path: 'round', name: 'Round', main: true, timed: true },

@@ -72,7 +72,7 @@ describe('the ground on a day', () => {
 
 	it('counts what fits beside all that stands there', async () => {
 		const path = await place('Path edge');
-		const q = { kind: 'lavender', spacing: '', margin: '', pattern: '', turn: '', gaps: '' };
+		const q = { kind: 'lavender', spacing: '', margin: '', pattern: '', turn: '', gaps: '', beside: '', share: '' };
 		const filled = (await bedFilled(garden, path.id, q)).filled!;
 		const beside = (await bed('Path edge', today)).stands;
 		for (const [x, y] of filled.points)

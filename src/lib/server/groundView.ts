@@ -17,9 +17,11 @@ import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import {
 	closeAfter,
+	countsOf,
 	hedgeCount,
 	inOrder,
 	livesTwoYears,
+	mixed,
 	movedAs,
 	outlineOf,
 	plantsAlong,
@@ -138,6 +140,8 @@ export interface FilledBed {
 	hedge: { one: number; two: number; gaps: number | null } | null;
 	/** Of the same age kept by, that fill all gaps of two years 9 times in 10. */
 	spares: number;
+	/** Another kind among it: which points are its, and how many of each. */
+	mix: { kind: { id: string; name: string }; counts: [number, number]; isOther: boolean[]; spreads: number[] } | null;
 	/** Drifts against stones, not rows, from a slope on. */
 	steep: boolean;
 	/** Where the asked spacing or margin is none. */
@@ -148,6 +152,24 @@ const SUMMERS = 10;
 /** The closer and the wider choice, by the asked one. */
 const CLOSER = 0.8;
 const WIDER = 1.25;
+const spreadsOf = (kind: Kind): number[] => Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n)));
+
+const HALF = 50;
+/** Each has the room of its own spacing, by its share: the mean of their areas. */
+const mixedSpacing = (a: Kind, b: Kind, sharePct: number): number =>
+	Math.round(Math.sqrt(a.size.spacing_cm ** 2 * (1 - sharePct / 100) + (b.size.spacing_cm ** 2 * sharePct) / 100));
+
+function mixOf(other: Kind, points: readonly Point[], sharePct: number): FilledBed['mix'] {
+	const { of } = mixed(points, [100 - sharePct, sharePct]);
+	const others = of.filter((k) => k === 1).length;
+	return {
+		kind: { id: other.id, name: withVariety(other) },
+		counts: [of.length - others, others],
+		isOther: of.map((k) => k === 1),
+		spreads: spreadsOf(other)
+	};
+}
+
 /** How often the spares shall do. */
 const SURE = 0.9;
 /** 1 in 3. Common practice, no source. */
@@ -170,7 +192,7 @@ function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, q: Around, t
 	const filling: Filling = {
 		spacingCm,
 		count: filled.value.count,
-		money: filled.value.count * kind.price.v,
+		money: q.priceOf ? q.priceOf(filled.value.count) : filled.value.count * kind.price.v,
 		touch: touchAfter(kind, spacingCm),
 		closed: closeAfter(kind, spacingCm, q.pattern)
 	};
@@ -182,6 +204,8 @@ interface Around {
 	pattern: Setting;
 	marginCm: number;
 	stands: readonly Standing[];
+	/** Of so many, where they are of more than one kind. */
+	priceOf?: (count: number) => number;
 }
 
 /** Plants of a kind that its living batches will probably bring to this ground: what is wanted elsewhere goes there. */
@@ -239,6 +263,9 @@ export interface FillQuery {
 	pattern: string;
 	turn: string;
 	gaps: string;
+	/** Another kind to mix in, and its share, %. */
+	beside: string;
+	share: string;
 }
 
 export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, on: DayNumber | null = null) {
@@ -256,14 +283,22 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 	const kind = kinds.get(q.kind || (first ?? ''));
 	const shape = places.find((p) => p.id === placeId)!.shape;
 	if (!kind || !shape || !bed.ground) return { bed, kinds: choices, filled: null };
-	const typed = q.spacing.trim() === '' ? kind.size.spacing_cm : (shortMeasure(garden.units).read(q.spacing) ?? Number.NaN);
+	const other = kinds.get(q.beside);
+	const share = Math.min(90, Math.max(10, Math.round(Number(q.share)) || HALF));
+	const usual = other && other.id !== kind.id ? mixedSpacing(kind, other, share) : kind.size.spacing_cm;
+	const typed = q.spacing.trim() === '' ? usual : (shortMeasure(garden.units).read(q.spacing) ?? Number.NaN);
 	const margin = q.margin.trim() === '' ? 0 : (shortMeasure(garden.units).read(q.margin) ?? Number.NaN);
 	const [spacingCm, spacingWrong] =
-		typed >= LEAST_CM && typed <= MOST_CM ? [typed, null] : [kind.size.spacing_cm, 'Plants in a bed stand 3 cm to 10 m apart.'];
+		typed >= LEAST_CM && typed <= MOST_CM ? [typed, null] : [usual, 'Plants in a bed stand 3 cm to 10 m apart.'];
 	const [marginCm, marginWrong] = margin >= 0 && margin <= MOST_CM ? [margin, null] : [0, 'From the edge: 0 to 10 m.'];
 	const pattern: Setting = q.pattern === 'square' || q.pattern === 'drift' ? q.pattern : 'triangular';
 	const turn = q.turn === 'on';
 	const around: Around = { pattern, marginCm, stands: bed.stands };
+	if (other && other.id !== kind.id)
+		around.priceOf = (count) => {
+			const [mine, others] = countsOf(count, [100 - share, share]);
+			return mine! * kind.price.v + others! * other.price.v;
+		};
 	const asked = fillingOf(kind, shape, spacingCm, around, turn);
 	const near = [round5(spacingCm * CLOSER), spacingCm, round5(spacingCm * WIDER)].map((cm) =>
 		cm === spacingCm ? asked : fillingOf(kind, shape, Math.max(LEAST_CM, cm), around, false)
@@ -280,9 +315,10 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 				exact: asked.value.fill.exact,
 				// What is on its way stands there already on a day ahead.
 				likely: on !== null && on > dayNumber(garden.today) ? 0 : await likelyOf(garden, kind.id, placeId),
-				spreads: Array.from({ length: SUMMERS + 1 }, (_, n) => Math.round(spreadAfter(kind, n))),
+				spreads: spreadsOf(kind),
 				hedge: bed.kind === 'hedge' ? hedgeOf(shape.how, spacingCm, gapsIn(q.gaps, longMeasure(garden.units).read)) : null,
 				spares: asked.value.filling.count > 0 ? sparesFor(asked.value.filling.count, lives, SURE) : 0,
+				mix: other && other.id !== kind.id ? mixOf(other, asked.value.fill.points, share) : null,
 				steep: (shape.slope?.deg ?? 0) >= STEEP_DEG,
 				wrong: spacingWrong ?? marginWrong
 			}

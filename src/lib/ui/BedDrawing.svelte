@@ -21,6 +21,9 @@
 		outline: readonly Point[];
 		holes: readonly (readonly Point[])[];
 		points?: readonly Point[];
+		/** Which of them are of the other kind of a mix: drawn with a cross. */
+		others?: readonly boolean[];
+		othersAcrossM?: number;
 		/** What stands there already. */
 		stands?: readonly Group[];
 		/** What stands there is drawn without the numbers of a list. */
@@ -42,6 +45,8 @@
 		outline,
 		holes,
 		points = [],
+		others = [],
+		othersAcrossM = 0,
 		stands = [],
 		unnumbered = false,
 		goes = [],
@@ -62,7 +67,7 @@
 	});
 	/** Room round it, for plants that lean over the edge and for the bar below. */
 	const around = $derived.by(() => {
-		const all = [...stands, ...goes, ...comes, { at: points, acrossM }];
+		const all = [...stands, ...goes, ...comes, { at: points, acrossM: Math.max(acrossM, othersAcrossM) }];
 		const over = all.flatMap((g) =>
 			g.at.map(([x, y]) => {
 				const r = g.acrossM / 2;
@@ -162,8 +167,18 @@
 		<path d={a.head} class="fill-ink" />
 	{/each}
 	{#each points as [x, y], i (i)}
-		<circle cx={x} cy={-y} r={acrossM / 2} class="fill-leaf/40 stroke-leaf" stroke-width={whole / 640} />
-		<circle cx={x} cy={-y} r={whole / 300} class="fill-ink" />
+		<circle
+			cx={x}
+			cy={-y}
+			r={(others[i] ? othersAcrossM : acrossM) / 2}
+			class={others[i] ? 'fill-frost/40 stroke-frost' : 'fill-leaf/40 stroke-leaf'}
+			stroke-width={whole / 640}
+		/>
+		{#if others[i]}<path
+				d="M{x - whole / 120} {-y - whole / 120}l{whole / 60} {whole / 60}m0 {-whole / 60}l{-whole / 60} {whole / 60}"
+				class="stroke-ink"
+				stroke-width={whole / 480}
+			/>{:else}<circle cx={x} cy={-y} r={whole / 300} class="fill-ink" />{/if}
 	{/each}
 	{#each holes as hole, i (i)}
 		<path d={d(hole)} class="fill-rule stroke-ink" stroke-width={whole / 480} />

@@ -5,6 +5,7 @@ export * from './hedge.js';
 export * from './leave.js';
 export * from './lift.js';
 export * from './line.js';
+export * from './mix.js';
 export * from './moveDays.js';
 export * from './order.js';
 export * from './outline.js';

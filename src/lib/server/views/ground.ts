@@ -43,7 +43,9 @@ async function filledOf({ params, query }: Ask<'place'>) {
 		margin: of('margin'),
 		pattern: of('pattern'),
 		turn: of('turn'),
-		gaps: of('gaps')
+		gaps: of('gaps'),
+		beside: of('beside'),
+		share: of('share')
 	};
 	const garden = await gardenOr404(params.garden);
 	return { garden, asked, shown: await bedFilled(garden, params.place, asked, viewedDay(garden, query.get('day')).day) };

@@ -34,10 +34,23 @@
 	let pattern = $derived<string>(data.filled?.pattern ?? 'triangular');
 	let turn = $derived(data.asked.turn === 'on');
 	let gaps = $derived(data.asked.gaps);
+	let beside = $derived(data.asked.beside);
+	let share = $derived(data.asked.share);
 	/** What is asked, as an address has it. */
 	const address = (over: Record<string, string> = {}) => {
 		const day = data.isToday ? '' : data.viewed;
-		const asked = { kind, spacing, margin, pattern, gaps, ...(turn ? { turn: 'on' } : {}), day, ...over };
+		const asked = {
+			kind,
+			spacing,
+			margin,
+			pattern,
+			gaps,
+			beside,
+			share: beside ? share : '',
+			...(turn ? { turn: 'on' } : {}),
+			day,
+			...over
+		};
 		return `?${new URLSearchParams(Object.entries(asked).filter(([, v]) => v !== '')).toString()}`;
 	};
 	const ask = () => goto(address(), { keepFocus: true, noScroll: true, replaceState: true });
@@ -64,7 +77,10 @@
 {#if !data.isToday}<p class="mt-1 text-lg"><strong>{sayThen(data.viewed, data.garden.today)}</strong></p>{/if}
 {#if f}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		{f.kind.name} at {sayLength(f.asked.spacingCm, units)} on {sayArea(bed.ground!.areaM2, units)}. {f.asked.count > 1
+		{f.mix
+			? `${f.mix.counts[0]} ${f.kind.name} and ${f.mix.counts[1]} ${f.mix.kind.name}, in groups of three to seven,`
+			: f.kind.name} at {sayLength(f.asked.spacingCm, units)} on {sayArea(bed.ground!.areaM2, units)}. {f.asked.count > 1 &&
+		!f.mix
 			? sayCover(f.asked.touch, f.asked.closed)
 			: ''}
 		{sayInHand(f.asked.count, f.likely)}
@@ -89,6 +105,8 @@
 				outline={bed.ground.outline}
 				holes={bed.ground.holes}
 				points={f?.points ?? []}
+				others={f?.mix?.isOther ?? []}
+				othersAcrossM={(f?.mix?.spreads[summer] ?? 0) / 100}
 				stands={bed.stands}
 				{acrossM}
 				{units}
@@ -121,6 +139,25 @@
 				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))}
 				bind:value={kind}
 			/>
+			<ChoiceField
+				label="Mixed with"
+				name="beside"
+				items={[
+					{ value: '', name: 'nothing else', beside: '' },
+					...data.kinds
+						.filter((k) => k.id !== kind)
+						.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))
+				]}
+				bind:value={beside}
+			/>
+			{#if beside}<Field
+					label="Share of that"
+					name="share"
+					bind:value={share}
+					unit="%"
+					numeric
+					hint="From 10 to 90. Left blank: half of them."
+				/>{/if}
 			<Field label="Spacing" name="spacing" bind:value={spacing} unit={short.unit} numeric hint="Left blank: the handbook’s." />
 			<Field
 				label="From the edge, at least"
@@ -197,9 +234,11 @@
 		</p>
 		<div class="no-print mt-3 flex flex-wrap gap-3">
 			<Act href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</Act>
-			<Act href="{base}/wants/new?kind={f.kind.id}&count={f.asked.count}&place={bed.id}"
-				>Say that you want {f.asked.count} of them here</Act
-			>
+			{#each f.mix ? [{ ...f.kind, n: f.mix.counts[0] }, { ...f.mix.kind, n: f.mix.counts[1] }] : [{ ...f.kind, n: f.asked.count }] as k (k.id)}
+				<Act href="{base}/wants/new?kind={k.id}&count={k.n}&place={bed.id}"
+					>Say that you want {k.n} {f.mix ? k.name : 'of them'} here</Act
+				>
+			{/each}
 		</div>
 	</section>
 {/if}

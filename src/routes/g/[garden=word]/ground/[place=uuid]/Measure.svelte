@@ -1,6 +1,7 @@
 <script lang="ts">
 	/** How a bed was measured, drawn as it is typed. */
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
+	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -12,6 +13,7 @@
 	import { longMeasure, sayArea, sayLength } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import { untrack } from 'svelte';
+	import OneByOne from './OneByOne.svelte';
 
 	interface Props {
 		said: ShapeData | null;
@@ -41,6 +43,7 @@
 	let north = $state(untrack(() => typed(said?.lies?.north_m)));
 	let turn = $state(untrack(() => (said?.lies ? String(said.lies.turn_deg) : '')));
 	const more = untrack(() => Boolean(said?.slope ?? said?.lies) || (said?.light.length ?? 0) > 0);
+	let oneByOne = $state(false);
 	let holes = $state(untrack(() => (said ? lines(said.holes.map((h) => [h.across_m, h.x_m, h.y_m])) : '')));
 
 	const draft = $derived.by(() => {
@@ -108,6 +111,8 @@
 				numeric
 				hint="Two posts, a house corner: all corners of the bed on one side of the line between them."
 			/>
+			{#if oneByOne}<OneByOne bind:rows={tapes} unit={long.unit} read={long.read} ondone={() => (oneByOne = false)} />
+			{:else}<div><Act onclick={() => (oneByOne = true)}>One number at a time, for outdoors</Act></div>{/if}
 			<LinesField
 				label="Each corner in order, {long.unit}"
 				name="tapes"

@@ -59,8 +59,8 @@
 						name="moved"
 						value={JSON.stringify({ stock: s.stock, place: s.log.placeId, at: s.log.at })}
 						bind:group={ticked}
-						aria-label="{s.name} {s.does === 'waits' ? 'is put to wait' : 'is moved'}"
-					/>{/if}
+						aria-label="Done: {s.name} {s.does === 'waits' ? 'is put to wait' : 'is moved'}">Done</Checkbox
+					>{/if}
 			</li>
 		{/each}
 	</ol>
