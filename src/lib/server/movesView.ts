@@ -74,7 +74,7 @@ export interface MovesOrdered {
 	keepAs: string;
 }
 
-const midMinutes = (m: Placed) => minutesToMove(m.stock.count, m.lift?.litres ?? 0);
+const minutesOf = (m: Placed) => minutesToMove(m.stock.count, m.lift?.litres ?? 0);
 
 function stepsOf(m: Model, movers: readonly Placed[], turns: Turns): StepToDate[] {
 	let [sitting, waiting] = [0, 0];
@@ -83,7 +83,7 @@ function stepsOf(m: Model, movers: readonly Placed[], turns: Turns): StepToDate[
 		if (waiting === 0) sitting++;
 		waiting += does === 'waits' ? 1 : does === 'out' ? -1 : 0;
 		const mover = movers[plant]!;
-		const whole = midMinutes(mover);
+		const whole = minutesOf(mover);
 		return {
 			// What is taken out of its pot goes in on any day that the one before it went.
 			opens: does === 'out' ? (day) => day : (day) => digsOn(m, mover.kind, day),
@@ -135,14 +135,14 @@ function pressed(
 		}
 	];
 	const budget = m.garden.data.minutes_per_week;
-	const with_ = (weekends: boolean, minutes: number) => {
+	const inTime = (weekends: boolean, minutes: number) => {
 		const tried = daysOfMoves({ steps, from: m.today, weekends, budget: minutes });
 		return tried.every((d) => d !== null && d <= by);
 	};
-	if (meant.weekends && with_(false, budget)) said.push({ harm: false, say: 'On weekdays as well, all are done in time.' });
+	if (meant.weekends && inTime(false, budget)) said.push({ harm: false, say: 'On weekdays as well, all are done in time.' });
 	else
 		for (const more of [30, 60, 120, 240, 480])
-			if (with_(meant.weekends, budget + more)) {
+			if (inTime(meant.weekends, budget + more)) {
 				said.push({ harm: false, say: `With ${more} minutes a week more than your ${budget}, all are done in time.` });
 				break;
 			}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FARTHEST_M, mayStand } from '../../ground/outline.js';
+import { FARTHEST_M, standsIn } from '../../ground/outline.js';
 import { outlineOf } from '../../ground/shape.js';
 import { sayNumber } from '../../numbers.js';
 import { ok, refuse } from '../../result.js';
@@ -55,7 +55,7 @@ export const movesKinds = {
 						const place = await facts.place(m.place_id);
 						const ground = place?.shape && outlineOf(place.shape);
 						if (m.at.length > 0 && ground?.ok) {
-							const outside = m.at.findIndex((p) => !mayStand({ ...ground.value, margin: 0 }, p));
+							const outside = m.at.findIndex((p) => !standsIn(ground.value, p));
 							if (outside >= 0)
 								return refuse('ground.outside', `It would stand outside ${place!.name}, or in a stone.`, `moves.${i}.at`);
 						}
