@@ -8,11 +8,12 @@ export const sayMoves = (moves: number, held: number): string =>
 		held === 0 ? 'nothing waits in between' : `${held} ${held === 1 ? 'plant waits' : 'plants wait'} in between`
 	}`;
 
+/** A weight as a person would say it: to the kilo when small, then to five. */
+export const sayKilos = (kg: number): string => `${kg < 10 ? Math.round(kg) : Math.round(kg / 5) * 5} kg`;
+
 /** "14 of 16 come along, about 120 kg". */
 export const sayLoad = (coming: number, all: number, kg: number): string =>
-	`${coming === all ? (all === 1 ? 'It comes' : `All ${all} come`) : `${coming} of ${all} come`} along, about ${
-		kg < 10 ? Math.round(kg) : Math.round(kg / 5) * 5
-	} kg`;
+	`${coming === all ? (all === 1 ? 'It comes' : `All ${all} come`) : `${coming} of ${all} come`} along, about ${sayKilos(kg)}`;
 
 /** When the first and the last are made; null where one has no day. */
 export function sayMovesDays(first: IsoDate | null, last: IsoDate | null, today: IsoDate): string {

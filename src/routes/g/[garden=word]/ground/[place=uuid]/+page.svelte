@@ -14,6 +14,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
 	import { sayCover, sayFits, sayGaps, sayInHand, sayKeptBy, sayThen, sayWhen } from '$lib/core/ground/words.js';
+	import { sayKilos } from '$lib/core/ground/movesWords.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { longMeasure, sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
 	import Measure from './Measure.svelte';
@@ -266,10 +267,9 @@
 												? ', not set in the drawing'
 												: `, ${s.at.length} set in the drawing`}</span
 							>{#if s.lift}<span class="note block"
-									>To move {s.count === 1 ? 'it' : 'one'}: a ball {sayLength(s.lift.acrossCm, units)} across, about {s.lift.kg <
-									10
-										? Math.round(s.lift.kg)
-										: Math.round(s.lift.kg / 5) * 5} kg wet{s.lift.people > 1 ? `: ${s.lift.people} people` : ''}.</span
+									>To move {s.count === 1 ? 'it' : 'one'}: a ball {sayLength(s.lift.acrossCm, units)} across, about {sayKilos(
+										s.lift.kg
+									)} wet{s.lift.people > 1 ? `: ${s.lift.people} people` : ''}.</span
 								>{/if}</span
 						>
 						{#if bed.ground && s.what === 'stock' && data.isToday}<Act

@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import { sayDate } from '$lib/core/dates.js';
+	import { sayKilos } from '$lib/core/ground/movesWords.js';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { sayDistance, sayLength, sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -17,7 +18,6 @@
 	}
 	let { order, hold, units, today }: Props = $props();
 	let ticked = $state<string[]>([]);
-	const kilos = (kg: number) => `${kg < 10 ? Math.round(kg) : Math.round(kg / 5) * 5} kg`;
 	type Step = Props['order']['steps'][number];
 	const when = (s: Step) =>
 		s.on === null ? 'No day suits it.' : s.on <= today ? 'Today suits it.' : `${sayDate(s.on)} suits it.`;
@@ -48,7 +48,7 @@
 					<span class="note block">
 						{#if s.does !== 'out'}{when(s)}
 							{s.dull === null ? '' : `${capital(sayThat(s.dull, 'the day is dull and damp'))}.`}
-							{#if s.lift}A ball {sayLength(s.lift.acrossCm, units)} across, about {kilos(s.lift.kg)} wet{s.lift.people > 1
+							{#if s.lift}A ball {sayLength(s.lift.acrossCm, units)} across, about {sayKilos(s.lift.kg)} wet{s.lift.people > 1
 									? `: ${s.lift.people} people`
 									: ''}.{/if}
 						{/if}
