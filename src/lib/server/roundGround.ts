@@ -40,7 +40,7 @@ function movesDue(w: RoundWorld, order: MovesOrdered, day: DayNumber): RoundTask
 				from,
 				by: Math.max(from, on + 6),
 				late: false,
-				placeId: w.places.find((p) => p.name === steps[0]!.from)?.id ?? null,
+				placeId: w.stocks.find((s) => s.id === id)?.place_id ?? null,
 				targets: stocks,
 				link: 'ground/moves',
 				count: Math.max(1, count),
