@@ -20,6 +20,7 @@ export const SCREENS: readonly Screen[] = [
 	{ path: 'bench', name: 'Bench', main: true, timed: true },
 	{ path: 'ledger', name: 'Ledger', main: true, timed: false },
 	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
+	{ path: 'plan', name: 'Plan', main: false, timed: false },
 	{ path: 'shelter', name: 'Shelter', main: false, timed: false },
 	{ path: 'ground', name: 'Ground', main: false, timed: true },
 	{ path: 'ground/moves', name: 'Moves', main: false, timed: false },

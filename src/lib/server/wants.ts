@@ -184,7 +184,7 @@ const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: rea
 ];
 
 /** What comes of the parents of a kind by a day, where they stand or are best brought. */
-function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: DayNumber) {
+export function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: DayNumber) {
 	const parents = stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
 	const open = m.places.filter((p) => !p.closed);
 	return keepThrough({

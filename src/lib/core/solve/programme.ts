@@ -32,8 +32,17 @@ const number = (n: number): string => (Number.isInteger(n) ? String(n) : n.toPre
 const sum = (terms: Terms): string =>
 	terms.map(([c, t]) => `${t < 0 ? '-' : '+'} ${number(Math.abs(t))} x${c}`).join('\n ') || '0 x0';
 
+/** The same with parts of columns allowed: the most it can be worth, and what one more of each row's limit would add. */
+export interface Relaxed {
+	x: Float64Array;
+	worth: number;
+	/** By row; 0 where its limit is not reached. */
+	prices: Float64Array;
+}
+export type Relaxer = (p: Programme) => Relaxed | null;
+
 /** In the LP format that solvers read (CPLEX's, as its manual has it): a term a line, for lines may not be long. */
-export function asLp({ worth, rows, most }: Programme): string {
+export function asLp({ worth, rows, most }: Programme, parts = false): string {
 	const out = ['Maximize', ` worth: ${sum(worth.map((w, c) => [c, w] as const).filter(([, w]) => w !== 0))}`, 'Subject To'];
 	rows.forEach(({ terms, least, most: top }, r) => {
 		if (least === top) out.push(` r${r}: ${sum(terms)} = ${number(top)}`);
@@ -42,6 +51,8 @@ export function asLp({ worth, rows, most }: Programme): string {
 			if (least > -Infinity) out.push(` s${r}: ${sum(terms)} >= ${number(least)}`);
 		}
 	});
+	if (parts) out.push('Bounds', ...worth.map((_, c) => ` 0 <= x${c} <= ${number(most?.[c] ?? 1)}`), 'End');
+	if (parts) return out.join('\n');
 	if (most) out.push('Bounds', ...most.map((m, c) => ` 0 <= x${c} <= ${number(m)}`));
 	out.push(most ? 'General' : 'Binary', ...worth.map((_, c) => ` x${c}`), 'End');
 	return out.join('\n');

@@ -4,6 +4,8 @@ import { parseBody } from '../api.js';
 import { gardenHeadOr404 } from '../forms.js';
 import type { FillRequest } from '../groundSchema.js';
 import type { GrowRequest } from '../growSchema.js';
+import { bindsView, planView } from '../jointView.js';
+import type { PlanAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
@@ -37,6 +39,8 @@ export const JOBS = {
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
 	fill: async (q: FillRequest) => fillOutline(q),
+	plan: async (a: PlanAsked) => planView(a),
+	planBinds: async (a: PlanAsked) => bindsView(a),
 	bedSheet: async (sheet: BedSheet) => new Uint8Array(await bedSheetPdf(sheet)),
 	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),
 	guidePage: async (page: GuidePage) => new Uint8Array(await guidePdf(page)),

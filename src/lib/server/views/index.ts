@@ -21,6 +21,7 @@ import { kindView } from './kind.js';
 import { labelsView } from './labels.js';
 import { ledgerView } from './ledger.js';
 import { mixView } from './mix.js';
+import { planFrameView } from './plan.js';
 import { newPlantView } from './newPlant.js';
 import { newWantView } from './newWant.js';
 import { plantView } from './plant.js';
@@ -54,6 +55,7 @@ export const VIEWS = {
 	code: codeView,
 	cuts: cutsView,
 	frame: frameView,
+	planFrame: planFrameView,
 	ground: groundView,
 	bed: bedView,
 	bedsGeo: bedsGeoView,

@@ -20,7 +20,10 @@
 				{trouble === 0 ? 'All in hand.' : `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
 			</p>{/if}
 	</div>
-	<Act main href="{base}/wants/new">Say what you want</Act>
+	<div class="flex flex-wrap gap-2">
+		<Act main href="{base}/wants/new">Say what you want</Act>
+		{#if data.wants.length}<Act href="{base}/plan">Plan all of it together</Act>{/if}
+	</div>
 </div>
 
 {#if data.wants.length === 0}

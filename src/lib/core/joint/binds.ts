@@ -1,0 +1,206 @@
+/**
+ * What stands in the way of a want, and the smallest change that frees it: each found by planning that want anew beside
+ * all others, with one thing altered. Prices only say where to look; what would help is what was seen to help.
+ */
+import { takingOf } from '../material/capacity.js';
+import { Choice } from './descend.js';
+import type { Pattern } from './patterns.js';
+import { poolOf, prepareJoint } from './plan.js';
+import type { Exact, Solved } from './solve.js';
+import type { Busy, JointRequest, JointWant, Room } from './types.js';
+
+export type Change =
+	| { of: 'minutes'; more: number }
+	| { of: 'room'; roomId: string; moreCm2: number }
+	| { of: 'stock'; more: number }
+	| { of: 'due'; weeks: number }
+	| { of: 'confidence'; to: number }
+	| { of: 'number'; to: number }
+	| { of: 'money'; plants: number };
+
+export interface Freed {
+	change: Change;
+	/** Odds of the want with it. */
+	odds: number;
+	/** Plants by then, where the number was what changed. */
+	pattern: Pattern;
+}
+
+export interface Bound {
+	want: number;
+	/** Odds as the plan has it. */
+	odds: number;
+	/** Things that hold it back: with all of one free it would be met. */
+	by: ('minutes' | 'room' | 'stock' | 'time')[];
+	/** Changes that were seen to meet it, the least effort first. */
+	changes: Freed[];
+}
+
+/** Steps that a person would think in. */
+const MINUTES = [15, 30, 45, 60, 90, 120, 180, 240] as const;
+const ROOM_CM2 = [1_000, 2_000, 4_000, 6_000, 10_000, 20_000, 40_000] as const;
+const PLANTS = [1, 2, 3, 5, 8, 12] as const;
+const WEEKS = [2, 4, 6, 8, 13, 17, 22, 26, 35, 44, 52, 78, 104] as const;
+const SURE = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.6, 0.5] as const;
+/** Chances are told to the nearest hundredth: a promise that would be told as kept is kept. */
+const NEARLY = 0.005;
+/** What the sample and the exact odds never differ by. */
+const CLEARLY = 0.1;
+
+/** The request with one want left, and all else that the plan holds as what grows already. */
+function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
+	const { r, field } = p;
+	const busy: Busy[] = [...r.busy];
+	const takings = new Map(r.sources.map((s) => [s.id, [...s.takings]]));
+	chosen.forEach((x, w) => {
+		if (w === at) return;
+		for (const { c, n } of x.parts) {
+			takings.get(c.source.id)!.push(takingOf(c.source.stock, c.way.gives, n, c.on));
+			field.effortOf(c, n).stages.forEach((need, i) =>
+				busy.push({
+					...{ kindId: c.want.kindId, roomId: null, need, struck: i === 0 },
+					grows: c.way.stages.find((s) => s.to === need.to)?.grows ?? 'season'
+				})
+			);
+		}
+	});
+	return {
+		...r,
+		busy,
+		wants: [r.wants[at]!],
+		sources: r.sources.map((s) => ({ ...s, takings: takings.get(s.id)! }))
+	};
+}
+
+/** The best pattern of a request's one want that fits, with its odds as the want would tell them. */
+function best(r: JointRequest, at: number, exact: Exact, already: Float64Array): Freed['pattern'] & { told: number } {
+	const p = prepareJoint({ ...r, wants: [{ ...r.wants[0]!, already }] });
+	const of = { pools: p.pools, limits: p.rows.limits };
+	const pick = () => new Choice({ ...of, pools: p.pools }).answer(0);
+	let x = pick();
+	const { confidence } = r.wants[0]!;
+	// Far from it on the sample is far from it.
+	if (x.odds < confidence - CLEARLY) return { ...x, told: x.odds };
+	let told = exact(at, x);
+	// The sample may have been too hopeful: asked for so much more, once.
+	if (x.odds >= confidence && told < confidence) {
+		p.margins[0] = confidence - told + 0.004;
+		p.pools[0] = poolOf(p, 0);
+		x = pick();
+		told = exact(at, x);
+	}
+	return { ...x, told };
+}
+
+export interface BindsOf {
+	solved: Solved;
+	/** As the want would tell it with another target or day. */
+	exact: (want: JointWant, at: number, pattern: Pattern) => number;
+	/** What stands by another day. */
+	already: (want: JointWant) => Float64Array;
+}
+
+/** What holds back each want that is short, with what would free it. */
+export function bindsOf({ solved, exact, already }: BindsOf, wants?: readonly number[]): Bound[] {
+	const { r } = solved.p;
+	const short = solved.odds.flatMap((o, w) => (o < r.wants[w]!.confidence - NEARLY ? [w] : []));
+	return short.filter((w) => !wants || wants.includes(w)).map((w) => boundOf({ solved, exact, already }, w));
+}
+
+function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
+	const base = besideOthers(solved, at);
+	const want = base.wants[0]!;
+	const tried = (r: JointRequest, w: JointWant = r.wants[0]!): { x: Pattern; odds: number; met: boolean } => {
+		const found = best({ ...r, wants: [w] }, at, (_, x) => exact(w, at, x), already(w));
+		return { x: found, odds: found.told, met: found.told >= w.confidence - NEARLY };
+	};
+	const changes: Freed[] = [];
+	const add = (change: Change, t: ReturnType<typeof tried>) => changes.push({ change, odds: t.odds, pattern: t.x });
+	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. */
+	const first = <S>(
+		steps: readonly S[],
+		of: (step: S) => ReturnType<typeof tried>
+	): { step: S; t: ReturnType<typeof tried> } | null => {
+		let low = 0;
+		let high = steps.length - 1;
+		let found: { step: S; t: ReturnType<typeof tried> } | null = null;
+		while (low <= high) {
+			const middle = (low + high) >> 1;
+			const t = of(steps[middle]!);
+			if (t.met) {
+				found = { step: steps[middle]!, t };
+				high = middle - 1;
+			} else low = middle + 1;
+		}
+		return found;
+	};
+	const by: Bound['by'] = [];
+	const free = (rooms: readonly Room[], open: (room: Room) => boolean, more: number): Room[] =>
+		rooms.map((x) => (open(x) && x.cm2 !== null ? { ...x, cm2: x.cm2 + more } : x));
+
+	if (tried({ ...base, minutesPerWeek: Infinity }).met) {
+		const found = first(MINUTES, (m) => tried({ ...base, minutesPerWeek: base.minutesPerWeek + m }));
+		if (found) by.push('minutes');
+		if (found) add({ of: 'minutes', more: found.step }, found.t);
+	}
+	if (tried({ ...base, rooms: free(base.rooms, () => true, 1e9) }).met) {
+		let helps = false;
+		for (const room of base.rooms) {
+			if (room.cm2 === null) continue;
+			const only = (more: number) => ({ ...base, rooms: free(base.rooms, (x) => x.id === room.id, more) });
+			if (!tried(only(ROOM_CM2.at(-1)!)).met) continue;
+			const found = first(ROOM_CM2, (cm2) => tried(only(cm2)));
+			if (!found) continue;
+			helps = true;
+			add({ of: 'room', roomId: room.id, moreCm2: found.step }, found.t);
+		}
+		if (helps) by.push('room');
+	}
+	const withStock = (more: number) => ({
+		...base,
+		sources: base.sources.map((s) =>
+			s.kindId === want.kindId
+				? {
+						...s,
+						stock: { ...s.stock, count: s.stock.count + more },
+						// What was taken was a share of fewer.
+						takings: s.takings.map((t) => ({ ...t, share: (t.share * s.stock.count) / (s.stock.count + more) }))
+					}
+				: s
+		)
+	});
+	if (base.sources.some((s) => s.kindId === want.kindId) && tried(withStock(PLANTS.at(-1)!)).met) {
+		const found = first(PLANTS, (n) => tried(withStock(n)));
+		if (found) by.push('stock');
+		if (found) add({ of: 'stock', more: found.step }, found.t);
+	}
+	const later = first(WEEKS, (weeks) => tried(base, { ...want, due: want.due + 7 * weeks }));
+	if (later) {
+		by.push('time');
+		add({ of: 'due', weeks: later.step }, later.t);
+	}
+	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
+	if (less !== undefined) add({ of: 'confidence', to: less }, { x: solved.chosen[at]!, odds: solved.odds[at]!, met: true });
+	const fewer = mostOf(want.target, (target) => tried(base, { ...want, target }));
+	if (fewer && fewer.step >= 1) {
+		add({ of: 'number', to: fewer.step }, fewer.t);
+		add({ of: 'money', plants: want.target - fewer.step }, fewer.t);
+	} else add({ of: 'money', plants: want.target }, tried(base));
+	return { want: at, odds: solved.odds[at]!, by, changes };
+}
+
+/** The most that can be had as surely as asked; null where that is none. */
+function mostOf<T extends { met: boolean }>(target: number, of: (n: number) => T): { step: number; t: T } | null {
+	let low = 0;
+	let high = target;
+	let found: { step: number; t: T } | null = null;
+	while (high - low > 1) {
+		const middle = (low + high) >> 1;
+		const t = of(middle);
+		if (t.met) {
+			low = middle;
+			found = { step: middle, t };
+		} else high = middle;
+	}
+	return found;
+}

@@ -1,0 +1,213 @@
+/** What batches ask of a garden, week by week: minutes, room, and the stock they are taken from. Rows of the programme. */
+import type { DayNumber } from '../dates.js';
+import type { Kind } from '../handbook/schema.js';
+import type { StageNeed } from '../plan/effort.js';
+import type { Span } from '../season/growth.js';
+import { JOINT } from './judged.js';
+import { isIn, roomIn, roomsFor, unionsOf } from './rooms.js';
+import type { RoomSet } from './rooms.js';
+import type { JointRequest, Source } from './types.js';
+
+/** So much of each row: pairs of row and amount. */
+export interface Asks {
+	rows: Int32Array;
+	amounts: Float64Array;
+}
+
+/** A stage as it stands in one week. */
+interface Stood {
+	week: number;
+	cm2: number;
+	set: RoomSet;
+}
+
+export interface StandingStages {
+	kind: Pick<Kind, 'winter'>;
+	needs: readonly StageNeed[];
+	/** Is the first of them a strike still to be made? */
+	struck: boolean;
+	/** By stage: does it go on in winter? */
+	grows: (to: StageNeed['to']) => 'always' | 'season';
+	rests: readonly Span[];
+}
+
+const WEEK = 7;
+const SPREAD_WEEKS = JOINT.spread.value;
+
+export class Rows {
+	readonly weeks: number;
+	/** Sets of places that are watched. */
+	readonly sets: readonly RoomSet[];
+	/** What there is, less what grows already: by row. */
+	readonly limits: Float64Array;
+	/** What grows already asks for. */
+	readonly busy: Float64Array;
+	private readonly stockRow = new Map<string, number>();
+	private readonly stockDays: DayNumber[][] = [];
+
+	/**
+	 * @param until last day that is looked at
+	 * @param takenOn days on which pieces may be taken from each source: so many rows does a stock plant have
+	 */
+	constructor(
+		private readonly r: JointRequest,
+		until: DayNumber,
+		takenOn: ReadonlyMap<string, readonly DayNumber[]>
+	) {
+		this.weeks = Math.max(1, Math.ceil((until - r.today) / WEEK) + 1);
+		this.sets = unionsOf(this.setsThatOccur());
+		const weekly = this.weeks * (1 + this.sets.length);
+		let rows = weekly;
+		for (const source of r.sources) {
+			// What is promised for a later day must still be there on it.
+			const promised = source.takings.flatMap((t) => (t.on >= r.today ? [t.on] : []));
+			const days = [...new Set([...(takenOn.get(source.id) ?? []), ...promised])].sort((a, b) => a - b);
+			this.stockRow.set(source.id, rows);
+			this.stockDays.push(days);
+			rows += days.length;
+		}
+		this.limits = new Float64Array(rows);
+		this.busy = new Float64Array(rows);
+		for (let w = 0; w < this.weeks; w++) {
+			// In weeks away a neighbour waters; only nothing is struck in them (candidates.ts).
+			this.limits[w] = r.minutesPerWeek;
+			this.sets.forEach((set, i) => (this.limits[this.roomRow(i, w)] = roomIn(set, r.rooms)));
+		}
+		r.sources.forEach((source, i) => this.fillStock(source, this.stockDays[i]!));
+		for (const b of r.busy) {
+			const { kind } = r.kinds.get(b.kindId)!;
+			const at = b.roomId === null ? -1 : r.rooms.findIndex((x) => x.id === b.roomId && x.cm2 !== null);
+			const stages: StandingStages = {
+				kind,
+				needs: [b.need],
+				struck: b.struck,
+				grows: () => b.grows,
+				rests: this.restsOf(b.kindId)
+			};
+			this.eachMinute(stages, (w, m) => (this.busy[w]! += m));
+			for (const s of this.stood(stages))
+				this.eachRoomRow(at >= 0 ? 1 << at : s.set, s.week, (row) => (this.busy[row]! += s.cm2));
+		}
+		for (let row = 0; row < weekly; row++) this.limits[row] = Math.max(0, this.limits[row]! - this.busy[row]!);
+	}
+
+	/** Every set of places that a stage of the kinds at hand can be told to stand in. */
+	private setsThatOccur(): RoomSet[] {
+		const { rooms, kinds } = this.r;
+		const sets: RoomSet[] = [];
+		for (const { kind } of kinds.values())
+			for (const rests of [false, true])
+				for (const grows of ['always', 'season'] as const)
+					for (const open of [false, true])
+						for (const to of ['rooted', 'potted'] as const)
+							sets.push(roomsFor({ kind, need: { to, open }, grows, rests }, rooms));
+		for (const b of this.r.busy) {
+			const at = rooms.findIndex((x) => x.id === b.roomId && x.cm2 !== null);
+			if (at >= 0) sets.push(1 << at);
+		}
+		return [...new Set(sets)];
+	}
+
+	roomRow = (set: number, w: number): number => this.weeks * (1 + set) + w;
+	weekOf = (day: DayNumber): number => Math.max(0, Math.floor((day - this.r.today) / WEEK));
+	dayOf = (week: number): DayNumber => this.r.today + week * WEEK;
+
+	private readonly rests = new Map<string, readonly Span[]>();
+	restsOf(kindId: string): readonly Span[] {
+		let rests = this.rests.get(kindId);
+		if (!rests) {
+			rests = this.r.kinds.get(kindId)!.season.standstills(this.r.today, this.dayOf(this.weeks));
+			this.rests.set(kindId, rests);
+		}
+		return rests;
+	}
+
+	/** Shares of a plant that are free on each day on which something may be taken. */
+	private fillStock(source: Source, days: readonly DayNumber[]): void {
+		const first = this.stockRow.get(source.id)!;
+		days.forEach((day, i) => {
+			const missing = source.takings.reduce((sum, t) => sum + (t.on <= day ? t.share * still(t, day) : 0), 0);
+			this.limits[first + i] = Math.max(0, 1 - missing);
+		});
+	}
+
+	private eachRoomRow(set: RoomSet, week: number, visit: (row: number) => void): void {
+		if (!set || week >= this.weeks) return;
+		this.sets.forEach((watched, i) => {
+			if (isIn(set, watched)) visit(this.roomRow(i, week));
+		});
+	}
+
+	private eachMinute({ needs, struck }: StandingStages, visit: (week: number, minutes: number) => void): void {
+		for (const n of needs) {
+			const from = this.weekOf(n.from);
+			if (n.handling > 0 && n.from >= this.r.today) {
+				// Striking is done on its day; potting and planting are got round to within some weeks.
+				const weeks = struck && n === needs[0] ? 1 : SPREAD_WEEKS;
+				for (let w = from; w < Math.min(from + weeks, this.weeks); w++) visit(w, n.handling / weeks);
+			}
+			if (n.minutesPerWeek > 0) for (let w = from; w < this.weeks && this.dayOf(w) < n.until; w++) visit(w, n.minutesPerWeek);
+		}
+	}
+
+	/** Where each week's pieces stand: in winter as winter has them. */
+	private *stood({ kind, needs, grows, rests }: Omit<StandingStages, 'struck'>): Iterable<Stood> {
+		const winters = needs.filter((n) => n.to === 'wintered');
+		for (const n of needs) {
+			if (n.areaCm2 <= 0) continue;
+			for (let week = this.weekOf(n.from); week < this.weeks && this.dayOf(week) < n.until; week++) {
+				const day = this.dayOf(week) + 3;
+				if (n.to !== 'wintered' && winters.some((x) => x.from <= day && day < x.until)) continue;
+				const resting = n.to === 'wintered' || rests.some((x) => x.from <= day && day < x.to);
+				yield { week, cm2: n.areaCm2, set: roomsFor({ kind, need: n, grows: grows(n.to), rests: resting }, this.r.rooms) };
+			}
+		}
+	}
+
+	/** The places where a stage can stand in its middle week; 0 where room does not limit it. */
+	setOf(stages: StandingStages, need: StageNeed): RoomSet {
+		let set = 0;
+		for (const s of this.stood({ ...stages, needs: [need] })) {
+			set = s.set;
+			if (this.dayOf(s.week) >= (need.from + need.until) / 2 - WEEK) break;
+		}
+		return set;
+	}
+
+	/** All that a batch asks for: its stages, and its share of a stock plant from its day on. */
+	asksOf(
+		stages: StandingStages,
+		taking: { source: Source; on: DayNumber; share: number; recoverDays: number; usesUp: boolean }
+	): Asks {
+		const sum = new Map<number, number>();
+		const add = (row: number, amount: number) => sum.set(row, (sum.get(row) ?? 0) + amount);
+		this.eachMinute(stages, add);
+		for (const s of this.stood(stages)) this.eachRoomRow(s.set, s.week, (row) => add(row, s.cm2));
+		const first = this.stockRow.get(taking.source.id)!;
+		const days = this.stockDays[this.r.sources.indexOf(taking.source)]!;
+		days.forEach((day, i) => {
+			if (day < taking.on) return;
+			const left = taking.share * still(taking, day);
+			if (left > 1e-9) add(first + i, left);
+		});
+		const rows = Int32Array.from([...sum.keys()].sort((a, b) => a - b));
+		return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
+	}
+
+	/** What a row is of, for people. */
+	about(row: number): { of: 'minutes' | RoomSet | Source; day: DayNumber } {
+		if (row < this.weeks) return { of: 'minutes', day: this.dayOf(row) };
+		const set = Math.floor(row / this.weeks) - 1;
+		if (set < this.sets.length) return { of: this.sets[set]!, day: this.dayOf(row % this.weeks) };
+		const at = this.r.sources.findIndex((s, i) => {
+			const first = this.stockRow.get(s.id)!;
+			return row >= first && row < first + this.stockDays[i]!.length;
+		});
+		const source = this.r.sources[at]!;
+		return { of: source, day: this.stockDays[at]![row - this.stockRow.get(source.id)!]! };
+	}
+}
+
+/** Share of a taking that is still missing on a day. */
+const still = (t: { on: DayNumber; recoverDays: number; usesUp: boolean }, day: DayNumber): number =>
+	t.usesUp ? 1 : Math.max(0, 1 - (day - t.on) / t.recoverDays);

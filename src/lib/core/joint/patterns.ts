@@ -1,0 +1,309 @@
+/**
+ * Ready-made ways to a want: none, one batch, two, or one stock plant asked each time that it has grown back. The odds of
+ * a combination are worked out when it is made, and what a batch asks beside its pieces is in its price: so the
+ * programme that chooses among them is small, and its chance constraint exact on the sample.
+ */
+import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
+import type { Candidate, Field } from './candidates.js';
+import { JOINT } from './judged.js';
+import type { Asks, Rows } from './needs.js';
+import { Tail } from './tail.js';
+import type { JointWant } from './types.js';
+
+export interface Part {
+	c: Candidate;
+	n: number;
+}
+
+export interface Pattern {
+	want: number;
+	parts: readonly Part[];
+	/** Chance of the target on the sample. */
+	odds: number;
+	/** Work and money with set-ups, and what it is short, in money. */
+	cost: number;
+	/** The same without what it is short. */
+	work: number;
+	asks: Asks;
+	key: string;
+}
+
+/** Below what was asked, tried for wants that cannot be met whole. */
+const LESS = [0, 0.01, 0.025, 0.05, 0.08, 0.12, 0.2, 0.35, 0.55] as const;
+/** Candidates of a want among which pairs are looked for, and how a pair is shared out. */
+const IN_PAIRS = 9;
+const SPLITS = [0.3, 0.5, 0.7] as const;
+const PAIR_LESS = [0, 0.05, 0.2] as const;
+/** Nobody strikes more for one want. */
+const MOST_PIECES = 2_000;
+/** Levels of what there is already: a season has one of them. */
+const LEVELS = 16;
+
+/** One want's chances: how many of it stand already in each season, and the tables by what is still missing. */
+export class Odds {
+	private readonly level: Uint8Array;
+	private readonly missing: number[];
+	readonly alone: number;
+	private readonly tails: Tail[];
+
+	constructor(
+		readonly want: JointWant,
+		private readonly field: Field,
+		tails: Map<number, Tail>
+	) {
+		const size = field.sample.size;
+		this.level = new Uint8Array(size);
+		const counts = levelsOf(want.already, LEVELS);
+		this.missing = counts.map((k) => Math.max(0, want.target - k));
+		const order = field.sample.orderOf(want.id);
+		for (let s = 0; s < size; s++) this.level[s] = Math.min(counts.length - 1, Math.floor((order[s]! / size) * counts.length));
+		this.tails = this.missing.map((t) => {
+			let tail = tails.get(t);
+			if (!tail) tails.set(t, (tail = new Tail(t)));
+			return tail;
+		});
+		this.alone = this.missing.reduce((n, t) => n + (t === 0 ? 1 : 0), 0) / this.missing.length;
+	}
+
+	/** Plants still missing, usually. */
+	get usuallyMissing(): number {
+		return this.missing.reduce((a, b) => a + b, 0) / this.missing.length;
+	}
+
+	of(parts: readonly Part[]): number {
+		const n = parts.reduce((sum, p) => sum + p.n, 0);
+		if (n === 0) return this.alone;
+		const size = this.field.sample.size;
+		let sum = 0;
+		for (let s = 0; s < size; s++) {
+			let mean = 0;
+			for (const p of parts) mean += p.n * p.c.q[s]!;
+			sum += this.tails[this.level[s]!]!.of(n, mean / n);
+		}
+		return sum / size;
+	}
+
+	/** Share of what is missing that usually comes of it. */
+	part(parts: readonly Part[]): number {
+		const size = this.field.sample.size;
+		let sum = 0;
+		for (let s = 0; s < size; s++) {
+			const missing = this.missing[this.level[s]!]!;
+			if (missing === 0) sum += 1;
+			else {
+				let mean = 0;
+				for (const p of parts) mean += p.n * p.c.q[s]!;
+				sum += Math.min(1, mean / missing);
+			}
+		}
+		return sum / size;
+	}
+
+	/** Fewest pieces of one candidate that are so sure; null where `most` are not. */
+	least(c: Candidate, confidence: number, most: number): number | null {
+		return this.leastOf((n) => [{ c, n }], confidence, most);
+	}
+
+	leastOf(parts: (n: number) => readonly Part[], confidence: number, most: number): number | null {
+		if (most < 1 || this.of(parts(most)) < confidence) return null;
+		let low = 0;
+		let high = most;
+		while (high - low > 1) {
+			const middle = (low + high) >> 1;
+			if (this.of(parts(middle)) >= confidence) high = middle;
+			else low = middle;
+		}
+		return high;
+	}
+}
+
+/** Evenly weighed counts of a distribution: the mean of each part of it. */
+function levelsOf(pmf: Float64Array, levels: number): number[] {
+	const found: number[] = [];
+	let k = 0;
+	let below = 0;
+	for (let i = 0; i < levels; i++) {
+		const u = (i + 0.5) / levels;
+		while (k < pmf.length - 1 && below + pmf[k]! < u) below += pmf[k++]!;
+		found.push(k);
+	}
+	return found;
+}
+
+export interface PatternsOf {
+	field: Field;
+	rows: Rows;
+	/** Place of the want among all. */
+	at: number;
+	want: JointWant;
+	odds: Odds;
+	candidates: readonly Candidate[];
+	/** Asked for, with what the sample is known to be too hopeful by. */
+	confidence: number;
+	/** What the want is worth in money. */
+	worth: number;
+}
+
+/** All that is looked at for one want, the empty one first. */
+export function patternsOf(p: PatternsOf): Pattern[] {
+	const found = new Map<string, Pattern>();
+	const add = (parts: readonly Part[]) => {
+		const used = parts.filter((x) => x.n > 0);
+		const key = used
+			.map((x) => `${x.c.name}*${x.n}`)
+			.sort()
+			.join(' + ');
+		if (!found.has(key)) found.set(key, patternOf(p, used, key));
+	};
+	add([]);
+	if (p.odds.alone >= p.confidence) return [...found.values()];
+	const sure = singles(p, add);
+	pairs(p, sure, add);
+	flushes(p, add);
+	return [...found.values()];
+}
+
+export function patternOf(
+	{ field, rows, at, odds, worth, confidence }: PatternsOf,
+	parts: readonly Part[],
+	key: string
+): Pattern {
+	const { setUpMinutes, hourWorth } = field.r.weights;
+	const asks = together(parts.map((x) => field.asksOf(rows, x.c, x.n)));
+	const work = parts.reduce(
+		(sum, x) => sum + field.moneyOf(field.effortOf(x.c, x.n), x.c.reluctance) + (setUpMinutes / 60) * hourWorth,
+		0
+	);
+	const chance = odds.of(parts);
+	return { want: at, parts, odds: chance, work, cost: work + shortOf(odds, parts, chance, confidence, worth), asks, key };
+}
+
+/** What a want that falls short is worth avoiding: most of it for being less sure than asked, some for plants that are not there. */
+export function shortOf(odds: Odds, parts: readonly Part[], chance: number, confidence: number, worth: number): number {
+	if (chance >= confidence) return 0;
+	const part = JOINT.part.value;
+	return worth * ((1 - part) * ((confidence - chance) / confidence) + part * (1 - odds.part(parts)));
+}
+
+/** The least of each candidate at what was asked and at less; the most that the plant gives, where that is not enough. */
+function singles({ odds, candidates, confidence }: PatternsOf, add: (parts: Part[]) => void): Candidate[] {
+	const ranked: { c: Candidate; price: number }[] = [];
+	for (const c of candidates) {
+		const most = Math.min(c.most, MOST_PIECES);
+		const whole = odds.least(c, confidence, most);
+		for (const less of LESS) {
+			const n = less === 0 ? whole : odds.least(c, confidence - less, whole ?? most);
+			if (n !== null && confidence > less) add([{ c, n }]);
+		}
+		if (whole === null) add([{ c, n: most }]);
+		const need = whole ?? Math.ceil(odds.usuallyMissing / c.mean);
+		ranked.push({ c, price: need * c.perPiece * c.reluctance * (whole === null ? 4 : 1) });
+	}
+	ranked.sort((a, b) => a.price - b.price || (a.c.name < b.c.name ? -1 : 1));
+	return apart(ranked.map((x) => x.c));
+}
+
+/** The best of all, and the best of each way, stock plant and season: pairs are worth most between unlike ones. */
+function apart(ranked: readonly Candidate[]): Candidate[] {
+	const chosen: Candidate[] = ranked.slice(0, 3);
+	const seen = new Set(chosen.map(seasonOf));
+	for (const c of ranked) {
+		if (chosen.length >= IN_PAIRS) break;
+		if (seen.has(seasonOf(c))) continue;
+		seen.add(seasonOf(c));
+		chosen.push(c);
+	}
+	return chosen;
+}
+const QUARTER = 91;
+const seasonOf = (c: Candidate): string => `${c.way.id} ${c.source.id} ${Math.floor(c.on / QUARTER)}`;
+
+function pairs({ odds, confidence }: PatternsOf, chosen: readonly Candidate[], add: (parts: Part[]) => void): void {
+	chosen.forEach((a, i) => {
+		for (const b of chosen.slice(i + 1)) {
+			for (const split of SPLITS) {
+				const most = Math.min(MOST_PIECES, Math.floor(Math.min(a.most / split, b.most / (1 - split))));
+				const parts = (n: number): Part[] => {
+					const first = Math.min(a.most, Math.round(n * split));
+					return [
+						{ c: a, n: first },
+						{ c: b, n: Math.min(b.most, n - first) }
+					];
+				};
+				let found = false;
+				for (const less of PAIR_LESS) {
+					if (confidence <= less) continue;
+					const n = odds.leastOf(parts, confidence - less, most);
+					if (n !== null) {
+						add(parts(n));
+						found ||= less === 0;
+					}
+				}
+				if (!found && most > 1) add(parts(most));
+			}
+			// All that both can give, where nothing less will do.
+			const all = [
+				{ c: a, n: Math.min(a.most, MOST_PIECES) },
+				{ c: b, n: Math.min(b.most, MOST_PIECES) }
+			];
+			if (odds.of(all) < confidence) add(all);
+		}
+	});
+}
+
+/** One stock plant asked again each time that it has grown back. */
+function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add: (parts: Part[]) => void): void {
+	const ways = new Map<string, Candidate[]>();
+	for (const c of candidates) {
+		const key = `${c.way.id} ${c.source.id}`;
+		ways.set(key, [...(ways.get(key) ?? []), c]);
+	}
+	for (const list of ways.values()) {
+		const { way, source } = list[0]!;
+		if (way.gives.uses_up) continue;
+		const windows = field.openings(want.kindId, way, want.due);
+		const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
+		// The last few dates, and the earliest of each year: from there the plant is asked back in time.
+		for (const last of ends(list.map((c) => c.on))) {
+			const f = { last, open, stock: source.stock, gives: way.gives, takings: source.takings };
+			const asParts = (taken: ReturnType<typeof mostBy>): Part[] | null => {
+				const parts: Part[] = [];
+				for (const { on, pieces } of taken) {
+					const window = windows.find((o) => o.opens <= on && on <= o.closes);
+					if (!window || !field.mayStrike(on)) continue;
+					const c = field.candidate(want, source, way, on, window);
+					if (c) parts.push({ c, n: Math.min(pieces, MOST_PIECES) });
+				}
+				return parts.length ? parts : null;
+			};
+			const most = mostBy(f);
+			if (most.length < 2) continue;
+			const all = asParts(most);
+			if (!all) continue;
+			add(all);
+			const parts = (n: number) => asParts(flushesFor(n, f) ?? most) ?? all;
+			for (const less of PAIR_LESS) {
+				if (confidence <= less) continue;
+				const n = odds.leastOf(parts, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));
+				if (n !== null) add(parts(n));
+			}
+		}
+	}
+}
+
+/** Of many dates a few: the last, and some before it. */
+const ENDS = 5;
+function ends(days: readonly number[]): number[] {
+	const sorted = [...new Set(days)].sort((a, b) => b - a);
+	const step = Math.max(1, Math.floor(sorted.length / ENDS));
+	return sorted.filter((_, i) => i % step === 0).slice(0, ENDS);
+}
+
+/** Several batches' needs as one. */
+export function together(asks: readonly Asks[]): Asks {
+	if (asks.length === 1) return asks[0]!;
+	const sum = new Map<number, number>();
+	for (const a of asks) a.rows.forEach((row, i) => sum.set(row, (sum.get(row) ?? 0) + a.amounts[i]!));
+	const rows = Int32Array.from([...sum.keys()].sort((a, b) => a - b));
+	return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
+}

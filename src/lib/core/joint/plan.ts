@@ -1,0 +1,234 @@
+/** The joint plan: candidates, patterns, the choice among them, and what it comes to. */
+import type { DayNumber } from '../dates.js';
+import { Field } from './candidates.js';
+import type { Candidate } from './candidates.js';
+import { Choice, descend, inTurn } from './descend.js';
+import type { Choosing } from './descend.js';
+import { JOINT } from './judged.js';
+import { master } from './master.js';
+import type { Solvers } from './master.js';
+import { Rows } from './needs.js';
+import { Odds, patternOf, patternsOf } from './patterns.js';
+import type { Pattern, PatternsOf } from './patterns.js';
+import { roomIn } from './rooms.js';
+import { Sample } from './sample.js';
+import type { Tail } from './tail.js';
+import type { JointPlan, JointRequest, JointWant, Load, PlannedFor } from './types.js';
+
+/** Seasons of the sample that the search is made on. */
+const SEASONS = 400;
+/** Patterns put first in turn by the search, for each want. */
+const TRIES = 40;
+/** Nobody plans further ahead: what is due later is looked at with the last day that there is. */
+export const MOST_DAYS = 3 * 366;
+
+/** All that does not change while plans of one garden are compared. */
+export interface Prepared {
+	r: JointRequest;
+	field: Field;
+	rows: Rows;
+	odds: Odds[];
+	candidates: Candidate[][];
+	/** By want: what the sample is known to be too hopeful by. */
+	margins: Float64Array;
+	worth: number[];
+	pools: Pattern[][];
+}
+
+export function prepareJoint(r: JointRequest, margins = new Float64Array(r.wants.length)): Prepared {
+	const sample = new Sample(SEASONS, r.seed, r.rho);
+	const field = new Field(r, sample);
+	const candidates = r.wants.map((w) => [...field.candidatesOf(w)]);
+	const tails = new Map<number, Tail>();
+	const odds = r.wants.map((w) => new Odds(w, field, tails));
+	const until = candidates.reduce(
+		(day, list) => list.reduce((d, c) => Math.max(d, c.usual.planted), day),
+		r.wants.reduce((d, w) => Math.max(d, w.due), r.today)
+	);
+	const takenOn = new Map<string, DayNumber[]>();
+	for (const list of candidates) for (const c of list) takenOn.set(c.source.id, [...(takenOn.get(c.source.id) ?? []), c.on]);
+	const rows = new Rows(r, Math.min(until, r.today + MOST_DAYS), takenOn);
+	const worth = r.wants.map((w, i) => worthOf(w, odds[i]!, candidates[i]!));
+	const p: Prepared = { r, field, rows, odds, candidates, margins, worth, pools: [] };
+	p.pools = r.wants.map((_, at) => poolOf(p, at));
+	return p;
+}
+
+/** What a want is worth in money: enough that no saving of work is bought with it. */
+function worthOf(w: JointWant, odds: Odds, candidates: readonly Candidate[]): number {
+	const { each, perPlant, times } = JOINT.short.value;
+	const missing = odds.usuallyMissing;
+	const cheapest = candidates.reduce((least, c) => Math.min(least, (missing / c.mean) * c.perPiece), Infinity);
+	return w.priority * Math.max(each + perPlant * w.target, Number.isFinite(cheapest) ? times * cheapest : 0);
+}
+
+export const patternsFor = (p: Prepared, at: number): PatternsOf => ({
+	field: p.field,
+	rows: p.rows,
+	at,
+	want: p.r.wants[at]!,
+	odds: p.odds[at]!,
+	candidates: p.candidates[at]!,
+	confidence: Math.min(MOST_SURE, p.r.wants[at]!.confidence + p.r.weights.surer + p.margins[at]!),
+	worth: p.worth[at]!
+});
+const MOST_SURE = 0.995;
+
+export function poolOf(p: Prepared, at: number): Pattern[] {
+	const pinned = p.r.rules?.pinned?.filter((x) => x.wantId === p.r.wants[at]!.id) ?? [];
+	const pool = pinned.length ? withPinned(p, at) : patternsOf(patternsFor(p, at));
+	return pool.sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
+}
+
+/** What was pinned is in every pattern of its want. */
+function withPinned(p: Prepared, at: number): Pattern[] {
+	const want = p.r.wants[at]!;
+	const fixed = (p.r.rules?.pinned ?? []).flatMap((x) => {
+		if (x.wantId !== want.id) return [];
+		const source = p.r.sources.find((s) => s.id === x.sourceId);
+		const way = p.r.kinds.get(want.kindId)?.kind.ways.find((w) => w.id === x.wayId);
+		const open = { opens: x.on, closes: x.on, bestFrom: x.on, bestTo: x.on };
+		const c = source && way && p.field.candidate(want, source, way, x.on, open);
+		return c ? [{ c, n: x.pieces }] : [];
+	});
+	const of = patternsFor(p, at);
+	return patternsOf(of).map((x) => {
+		const parts = [...fixed, ...x.parts];
+		return patternOf(of, parts, parts.map((y) => `${y.c.name}*${y.n}`).join(' + '));
+	});
+}
+
+/** Weightiest first; of like ones the one that is due first. */
+const inOrder = (p: Prepared): number[] =>
+	p.r.wants
+		.map((w, i) => ({ i, worth: p.worth[i]!, due: w.due }))
+		.sort((a, b) => b.worth - a.worth || a.due - b.due || a.i - b.i)
+		.map((x) => x.i);
+
+export interface Found {
+	chosen: Pattern[];
+	/** The greedy one, what it began from. */
+	first: Pattern[];
+	bound: number;
+}
+
+/** The best choice found, with limits by steps, not by the clock: the same question has the same plan. */
+export function choose(p: Prepared, solvers: Solvers | null, start?: readonly Pattern[]): Found {
+	const of: Choosing = { pools: p.pools, limits: p.rows.limits };
+	const first = whole(p, start ?? inTurn(of, inOrder(p)));
+	const tries = TRIES * p.r.wants.length;
+	let best = whole(p, descend(of, first, tries));
+	let bound = p.pools.reduce((sum, pool) => sum + pool[0]!.cost, 0);
+	if (solvers) {
+		const told = master(of, best, solvers);
+		bound = Math.max(bound, told.bound);
+		if (told.chosen && holds(of, told.chosen)) {
+			const polished = whole(p, descend(of, told.chosen, tries));
+			if (costOf(polished) < costOf(best) - 1e-9) best = polished;
+		}
+	}
+	return { chosen: best, first, bound: Math.min(bound, costOf(best)) };
+}
+
+const whole = (p: Prepared, chosen: readonly (Pattern | null)[]): Pattern[] =>
+	chosen.map((x, w) => x ?? p.pools[w]!.find((y) => y.parts.length === 0) ?? p.pools[w]![0]!);
+
+export const costOf = (chosen: readonly Pattern[]): number => chosen.reduce((sum, x) => sum + x.cost, 0);
+
+/** Does every row hold? Reckoned anew, whatever the search or the solver says. */
+export function holds(of: Choosing, chosen: readonly Pattern[]): boolean {
+	const { loads } = new Choice(of, chosen);
+	return loads.every((load, row) => load <= of.limits[row]! * (1 + 1e-6) + 1e-6);
+}
+
+/** The choice told: batches with where they stand, and what all of it asks for week by week. */
+export function tell(p: Prepared, found: Found): JointPlan {
+	const wants = found.chosen.map((x, w) => toldFor(p, x, w));
+	return {
+		wants,
+		objective: costOf(found.chosen),
+		bound: found.bound,
+		candidates: p.candidates.reduce((n, list) => n + list.length, 0),
+		patterns: p.pools.reduce((n, pool) => n + pool.length, 0),
+		loads: loadsOf(p, found.chosen)
+	};
+}
+
+function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
+	const batches = x.parts.map(({ c, n }) => {
+		const effort = p.field.effortOf(c, n);
+		const stages = p.field.stagesOf(p.rows, c, n, effort);
+		return {
+			batch: {
+				sourceId: c.source.id,
+				wayId: c.way.id,
+				on: c.on,
+				pieces: n,
+				inBest: c.inBest,
+				needs: effort.stages,
+				rooms: effort.stages.map((need) => firstRoom(p, p.rows.setOf(stages, need)))
+			},
+			effort
+		};
+	});
+	return {
+		wantId: p.r.wants[w]!.id,
+		batches: batches.map((b) => b.batch).sort((a, b) => a.on - b.on),
+		sampled: x.odds,
+		alone: p.odds[w]!.alone,
+		minutes: batches.reduce((sum, b) => sum + b.effort.minutes, 0),
+		cost: batches.reduce((sum, b) => sum + b.effort.cost, 0)
+	};
+}
+
+const firstRoom = (p: Prepared, set: number): string | null =>
+	set ? (p.r.rooms.find((_, i) => set & (1 << i))?.id ?? null) : null;
+
+function loadsOf(p: Prepared, chosen: readonly Pattern[]): Load[] {
+	const { loads } = new Choice({ pools: p.pools, limits: p.rows.limits }, chosen);
+	const weekly = (row: (w: number) => number, limit: (w: number) => number) =>
+		Array.from({ length: p.rows.weeks }, (_, w) => ({
+			from: p.rows.dayOf(w),
+			busy: p.rows.busy[row(w)]!,
+			plan: loads[row(w)]!,
+			limit: limit(w)
+		}));
+	return [
+		{
+			of: 'minutes',
+			weeks: weekly(
+				(w) => w,
+				() => p.r.minutesPerWeek
+			)
+		},
+		...p.rows.sets.map((set, i): Load => ({
+			of: p.r.rooms.filter((_, at) => set & (1 << at)).map((room) => room.id),
+			weeks: weekly(
+				(w) => p.rows.roomRow(i, w),
+				() => roomIn(set, p.r.rooms)
+			)
+		}))
+	];
+}
+
+/**
+ * The last day on which so many pieces of a part of the plan still give the want what it is promised (or, where it is
+ * short, nearly what it gets), the other batches as they are.
+ */
+export function lastDayOf(found: Pick<Found, 'chosen'> & { p: Prepared }, at: number, part: Pattern['parts'][number]): DayNumber {
+	const { p, chosen } = found;
+	const x = chosen[at]!;
+	const asked = Math.min(x.odds, p.r.wants[at]!.confidence) - NEARLY_AS_GOOD;
+	let last = part.c.on;
+	const later = p.candidates[at]!.filter(
+		(c) => c.source === part.c.source && c.way === part.c.way && c.on > part.c.on && c.most >= part.n
+	).sort((a, b) => a.on - b.on);
+	for (const c of later) {
+		const odds = p.odds[at]!.of(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
+		if (odds < asked) break;
+		last = c.on;
+	}
+	return last;
+}
+/** What the sample cannot tell apart. */
+const NEARLY_AS_GOOD = 0.01;

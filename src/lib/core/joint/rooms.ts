@@ -1,0 +1,82 @@
+/**
+ * Room that several places share. Trays and pots stand wherever their stage can stand; whether all of them find a place
+ * is a question of transport, and by Hall's theorem (1935) they do if and only if no set of places is asked for more
+ * than it has by what can stand nowhere else. So each set of places that matters is a row of its own, and no batch has
+ * to be told its shelf before the plan is made.
+ */
+import type { Kind } from '../handbook/schema.js';
+import { OUTDOORS, ROOMS } from '../places.js';
+import type { StageNeed } from '../plan/effort.js';
+import type { Room } from './types.js';
+
+/** Bits of places; 0 where room is not what limits. */
+export type RoomSet = number;
+
+/** Under the sky in growth pots stand anywhere; in a row they stand in the row. */
+const GLASS = new Set(['frame']);
+const SHADE = new Set(['frame', 'bench']);
+const ROOTING = new Set([...ROOMS, ...SHADE]);
+const ROW = new Set(['nursery_row']);
+/** More places with room of their own than a number has bits are not told apart. */
+export const MOST_ROOMS = 30;
+/** A shelter that is much worse than the kind's best is not where a plan puts it. */
+const NEARLY_BEST = 0.75;
+
+const setOf = (rooms: readonly Room[], fits: (kind: string) => boolean): RoomSet => {
+	let set = 0;
+	for (const [i, room] of rooms.slice(0, MOST_ROOMS).entries()) {
+		if (!fits(room.kind)) continue;
+		// Nobody said how much room it has: then that is not what limits.
+		if (room.cm2 === null) return 0;
+		set |= 1 << i;
+	}
+	return set;
+};
+
+export interface StandsAs {
+	kind: Pick<Kind, 'winter'>;
+	need: Pick<StageNeed, 'to' | 'open'>;
+	grows: 'always' | 'season';
+	/** Growth outdoors rests in that week. */
+	rests: boolean;
+}
+
+/**
+ * Where a stage can stand in a week; 0 where room does not limit it. In winter where the kind is kept; pieces that root
+ * in warmth stay in the house; what has rooted stands out of doors in summer, where there is room enough.
+ */
+export function roomsFor({ kind, need, grows, rests }: StandsAs, rooms: readonly Room[]): RoomSet {
+	if (need.open) return setOf(rooms, (k) => ROW.has(k));
+	const young = need.to === 'rooted';
+	if (!rests) return young ? setOf(rooms, (k) => ROOTING.has(k)) : 0;
+	if (young && grows === 'always') return setOf(rooms, (k) => ROOMS.has(k));
+	const best = kind.winter.shelters.reduce((c, s) => Math.max(c, s.chance), 0);
+	const kept = new Set<string>(kind.winter.shelters.filter((s) => s.chance >= NEARLY_BEST * best).map((s) => s.in));
+	// What bears the winter outdoors stands in the frame if there is one, else where it is.
+	if (kept.has('ground')) return young ? setOf(rooms, (k) => SHADE.has(k)) : 0;
+	const set = setOf(rooms, (k) => kept.has(k));
+	return set || setOf(rooms, (k) => !OUTDOORS.has(k) && (ROOMS.has(k) || GLASS.has(k)));
+}
+
+/** The sets that have to be watched: all unions of those that occur and overlap. Where two have no place in common each speaks for itself. */
+export function unionsOf(sets: Iterable<RoomSet>): RoomSet[] {
+	const found = new Set<RoomSet>();
+	for (const set of sets) if (set) found.add(set);
+	for (let grew = true; grew;) {
+		grew = false;
+		for (const a of [...found])
+			for (const b of [...found])
+				if ((a & b) !== 0 && !found.has(a | b) && found.size < MOST_SETS) {
+					found.add(a | b);
+					grew = true;
+				}
+	}
+	return [...found].sort((a, b) => a - b);
+}
+/** A garden with more is watched in the first of them; the places themselves are always among those. */
+const MOST_SETS = 60;
+
+export const roomIn = (set: RoomSet, rooms: readonly Room[]): number =>
+	rooms.slice(0, MOST_ROOMS).reduce((cm2, r, i) => (set & (1 << i) ? cm2 + (r.cm2 ?? 0) : cm2), 0);
+
+export const isIn = (a: RoomSet, b: RoomSet): boolean => (a & ~b) === 0;

@@ -1,0 +1,136 @@
+/** What the joint plan is asked and what it answers: all wants of a garden at once. Days, pieces, minutes, cm², money. */
+import type { DayNumber } from '../dates.js';
+import type { Tallies } from '../evidence/tally.js';
+import type { Kind } from '../handbook/schema.js';
+import type { StockPlant, Taking } from '../material/capacity.js';
+import type { Book } from '../mix/stands.js';
+import type { StageNeed } from '../plan/effort.js';
+import type { Year } from '../plan/walk.js';
+import type { Span } from '../season/growth.js';
+import type { Season } from '../season/season.js';
+
+/** A stock plant that may be multiplied. */
+export interface Source {
+	id: string;
+	kindId: string;
+	stock: StockPlant;
+	takings: readonly Taking[];
+	/** What the garden's batches are worth as evidence, by the way's id. */
+	record: Readonly<Record<string, Tallies>>;
+	/** By the way's id: batches of one name share their way's mean chances. */
+	shares: Readonly<Record<string, string>>;
+}
+
+export interface JointWant {
+	id: string;
+	kindId: string;
+	target: number;
+	due: DayNumber;
+	/** Chance asked for, 0–1. */
+	confidence: number;
+	/** How much a want that is not met weighs against others; 1 the usual. */
+	priority: number;
+	/** Chance for each number that stands on the day by what grows or is planned already. */
+	already: Float64Array;
+}
+
+/** A place with room under cover or in a row; null: nobody has said how much. */
+export interface Room {
+	id: string;
+	kind: string;
+	cm2: number | null;
+}
+
+/** What grows already and will ask for room and minutes: a stage of a living or planned batch, or a plant in its shelter. */
+export interface Busy {
+	kindId: string;
+	/** The room it stands in, where that is known; else by its stage. */
+	roomId: string | null;
+	grows: 'always' | 'season';
+	/** A strike still to be made: done on its day. */
+	struck: boolean;
+	need: StageNeed;
+}
+
+export interface KindYears {
+	kind: Kind;
+	/** The usual season of the kind, and the years that may come, in the same order for all kinds. */
+	season: Season;
+	years: readonly Year[];
+}
+
+export interface JointRequest {
+	today: DayNumber;
+	wants: readonly JointWant[];
+	sources: readonly Source[];
+	kinds: ReadonlyMap<string, KindYears>;
+	book: Book;
+	/** Correlation within a batch. */
+	rho: number;
+	rooms: readonly Room[];
+	busy: readonly Busy[];
+	minutesPerWeek: number;
+	/** Nobody is there to strike or to care. */
+	away: readonly Span[];
+	/** Money that an hour is held against, and that a batch more is worth avoiding. */
+	weights: Weights;
+	/** What the person has ruled out or insists on. */
+	rules?: Rules | undefined;
+	seed: number;
+}
+
+export interface Weights {
+	hourWorth: number;
+	/** What each batch costs beside its pieces: another date to keep, tools out and away, minutes. */
+	setUpMinutes: number;
+	/** Added to every confidence: a safer plan. */
+	surer: number;
+	/** Money counts so many times. */
+	money: number;
+}
+
+export interface Rules {
+	/** Ways, by kind and way id ("lavender semi-ripe"), that are not to be used. */
+	notWays?: readonly string[];
+	/** Weeks in which nothing is struck. */
+	notIn?: readonly Span[];
+	/** Batches that are to be: so many of a source by a way on a day. */
+	pinned?: readonly (PlannedBatch & { wantId: string })[];
+}
+
+export interface PlannedBatch {
+	sourceId: string;
+	wayId: string;
+	on: DayNumber;
+	pieces: number;
+}
+
+/** Why a number is what it is: what all batches and what already grows ask of a thing in a week. */
+export interface Load {
+	/** 'minutes', or the ids of the places that share the room. */
+	of: 'minutes' | readonly string[];
+	/** First day of each week, what is used by what grows already, by the plan, and what there is. */
+	weeks: readonly { from: DayNumber; busy: number; plan: number; limit: number }[];
+}
+
+export interface PlannedFor {
+	wantId: string;
+	batches: (PlannedBatch & { inBest: boolean; needs: StageNeed[]; rooms: (string | null)[] })[];
+	/** By the sample; the exact odds are the want's own (plan/wantOdds.ts). */
+	sampled: number;
+	/** Odds with nothing new. */
+	alone: number;
+	minutes: number;
+	cost: number;
+}
+
+export interface JointPlan {
+	wants: PlannedFor[];
+	/** In money, with what is short weighed: what the search made least. */
+	objective: number;
+	/** No plan of the patterns looked at can be better than this. */
+	bound: number;
+	candidates: number;
+	patterns: number;
+	loads: Load[];
+}

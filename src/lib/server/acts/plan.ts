@@ -1,0 +1,92 @@
+/** The plan of all wants: taken whole or in part, as the batches that it is made of. One doing, one undo. */
+import { v5 as uuidv5 } from 'uuid';
+import { z } from 'zod';
+import type { Asked, Made } from './doing.js';
+import { database } from '../db.js';
+import { guarded, refused } from '../forms.js';
+import * as state from '../store/state.js';
+import { dayNumber, isIsoDate } from '$lib/core/dates.js';
+import { MOST_DAYS } from '$lib/core/joint/plan.js';
+
+/** More batches are no home's plan. */
+const MOST_TAKEN = 400;
+const taken = z
+	.array(
+		z.strictObject({
+			want: z.uuid(),
+			kind: z.string().max(60),
+			way: z.string().max(60),
+			stock: z.uuid(),
+			on: z.string().refine(isIsoDate),
+			pieces: z.number().int().min(1).max(5000)
+		})
+	)
+	.min(1)
+	.max(MOST_TAKEN);
+
+/** Batches that each want had when the plan was made. */
+const besides = z.record(z.uuid(), z.number().int().min(0));
+
+export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
+	const read = taken.safeParse(f.json('batches'));
+	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
+	const db = database();
+	// What is gone since the plan was made is not planned for: someone dropped a want, or a plant has died.
+	const [wants, stocks] = await Promise.all([
+		guarded(() => state.wants(db, garden.id)),
+		guarded(() => state.stocks(db, garden.id))
+	]);
+	const today = dayNumber(garden.today);
+	for (const b of read.data) {
+		const want = wants.find((w) => w.id === b.want && !w.dropped_on && w.kind_id === b.kind);
+		const stock = stocks.find((s) => s.id === b.stock && !s.gone_on && s.kind_id === b.kind);
+		if (!want || !stock)
+			return refused({
+				code: 'plan.changed',
+				sentence: `Since this plan was made ${want ? 'a plant that it takes from has gone' : 'a want that it is for was dropped'}. Look at the plan again: it is made anew.`
+			});
+		const on = dayNumber(b.on);
+		if (on < today || on > today + MOST_DAYS)
+			return refused({
+				code: 'plan.changed',
+				sentence: 'A day of this plan has gone by. Look at the plan again: it is made anew.'
+			});
+	}
+	const beside = besides.safeParse(f.json('beside'));
+	const theirs = await guarded(() => state.batchesOfWants(db, garden.id, [...new Set(read.data.map((b) => b.want))]));
+	for (const want of new Set(read.data.map((b) => b.want))) {
+		const there = theirs.filter((b) => b.wantId === want && b.status !== 'dropped').length;
+		if (!beside.success || beside.data[want] !== there)
+			return refused({
+				code: 'plan.changed',
+				sentence:
+					'Someone has planned or struck for one of these wants since this plan was made. Look at the plan again: it is made anew.'
+			});
+	}
+	// Planned anew: what was only planned for these wants gives way to it.
+	const old = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
+	const planned = read.data.map((b, i) => {
+		const id = i === 0 ? frame.id : uuidv5(String(i), frame.id);
+		return {
+			...{
+				id,
+				kind: 'batch.planned' as const,
+				subjectId: id,
+				on: garden.today,
+				note: i === 0 ? frame.note : '',
+				takesCode: true
+			},
+			data: {
+				...{ kind_id: b.kind, way_id: b.way, stock_id: b.stock, want_id: b.want, place_id: null },
+				...{ count: b.pieces, planned_on: b.on }
+			}
+		};
+	});
+	const dropped = old.map((b) => ({
+		...{ id: uuidv5(b.id, frame.id), kind: 'batch.dropped' as const, subjectId: b.id, on: garden.today, note: '' },
+		data: { why: 'planned anew' }
+	}));
+	const acts = [...planned, ...dropped];
+	const many = planned.length === 1 ? 'One batch is' : `${planned.length} batches are`;
+	return { acts, said: `${many} planned and on the round${old.length ? ', in place of what was planned before' : ''}.` };
+}

@@ -1,0 +1,312 @@
+/** The plan of all wants as it is shown: what it gives, what is next, what each want gets, what is full when. */
+import { v5 as uuidv5 } from 'uuid';
+import type { Garden } from './context.js';
+import { gardenOr404 } from './forms.js';
+import { Kept } from './kept.js';
+import { forecastOf, known, modelOf, stateOf } from './model.js';
+import type { Model } from './model.js';
+import { snapshotOf } from './snapshot.js';
+import { handbook } from './handbook.js';
+import { jointAsk, oddsOf } from './jointRequest.js';
+import type { JointAsk } from './jointRequest.js';
+import { relaxer, solver } from './solver.js';
+import type * as state from './store/state.js';
+import { wayLabel } from './windows.js';
+import { isoOf } from '$lib/core/dates.js';
+import type { DayNumber } from '$lib/core/dates.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
+import { bindsOf, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
+import type { Bound, Change, JointWant, Part, Pattern, Solved } from '$lib/core/joint/index.js';
+import { weightsOf } from '$lib/core/joint/aims.js';
+import type { Aim } from '$lib/core/joint/aims.js';
+import { sayBinds, sayChange, sayMet, sayMove } from '$lib/core/joint/words.js';
+import type { ChangeSaid } from '$lib/core/joint/words.js';
+import { blankBatch, inHand } from '$lib/core/ledger/batch.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import { effortOf } from '$lib/core/plan/effort.js';
+import { atLeast } from '$lib/core/odds/strike.js';
+import { standing } from '$lib/core/odds/words.js';
+
+export interface PlanAsked {
+	slug: string;
+	aim: Aim;
+	/** Batches that are only planned are open to change. */
+	anew: boolean;
+}
+
+/** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
+function batchOf(want: JointWant, { c, n }: Part): Batch {
+	const id = uuidv5(`${c.name} ${n}`, NOT_WRITTEN);
+	const d = { code: '', kind_id: want.kindId, way_id: c.way.id, stock_id: c.source.id, want_id: want.id, place_id: null };
+	return { ...blankBatch(id, d), plannedOn: isoOf(c.on), plannedCount: n };
+}
+const NOT_WRITTEN = '3b1f2f5e-6f0e-4d57-9a3e-0d3c2f6d9a11';
+
+/** The same question has the same answer while its garden stands as it does. */
+export interface Joint {
+	ask: JointAsk;
+	solved: Solved;
+	exact: (want: JointWant, at: number, x: Pattern) => number;
+	already: (want: JointWant) => Float64Array;
+}
+
+export async function jointOf(slug: string, aim: Aim, anew: boolean): Promise<Joint> {
+	const garden = await gardenOr404(slug);
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	return joints.waited(`${stateOf(m, snapshot)} ${aim} ${anew}`, () => solved(garden, aim, anew));
+}
+/** The last few, for what is asked about a plan after it was made. */
+const joints = new Kept<Joint>(64, ({ solved: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
+
+async function solved(garden: Garden, aim: Aim, anew: boolean): Promise<Joint> {
+	const ask = await jointAsk(garden, { anew, weights: weightsOf(aim) });
+	const { m, snapshot, request, mine } = ask;
+	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
+	const asRow = (want: JointWant): state.WantRow => ({
+		...rows.get(want.id)!,
+		target: want.target,
+		due: isoOf(want.due),
+		confidence: want.confidence
+	});
+	const exact: Joint['exact'] = (want, _, x) =>
+		x.parts.length === 0
+			? atLeast(already(want), want.target)
+			: oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...x.parts.map((part) => batchOf(want, part))]).probability;
+	// Asked for again and again while what would help is looked for.
+	const stands = new Map(request.wants.map((w) => [`${w.id} ${w.due}`, w.already]));
+	const already: Joint['already'] = (want) => {
+		const key = `${want.id} ${want.due}`;
+		let pmf = stands.get(key);
+		if (!pmf) stands.set(key, (pmf = oddsOf(m, snapshot, asRow(want), mine.get(want.id)!).pmf));
+		return pmf;
+	};
+	const solvers = { whole: await solver(MASTER), relaxed: await relaxer() };
+	const found = solveJoint(request, solvers, (w, x) => exact(request.wants[w]!, w, x));
+	return { ask, solved: found, exact, already };
+}
+/** HiGHS ends on its count of branches in nearly all gardens; the seconds are for the few in which it does not. */
+const MASTER = { seconds: 6, gap: 0.005, nodes: 300 };
+
+export interface PlanView {
+	aim: Aim;
+	anew: boolean;
+	says: string;
+	met: number;
+	wants: WantPlanned[];
+	moves: Move[];
+	loads: LoadView[];
+	totals: Totals;
+	/** The same of the usual plan, where another was asked for. */
+	usual: Totals | null;
+	/** Wants that are left out, and why. */
+	left: { name: string; why: 'met' | 'due' | 'far' }[];
+	figures: { candidates: number; patterns: number; gap: number };
+}
+
+export interface Totals {
+	met: number;
+	batches: number;
+	minutes: number;
+	cost: number;
+}
+
+export interface WantPlanned {
+	id: string;
+	name: string;
+	label: string;
+	target: number;
+	due: string;
+	confidence: number;
+	odds: number;
+	/** With nothing new. */
+	alone: number;
+	standing: ReturnType<typeof standing>;
+	minutes: number;
+	cost: number;
+	/** Batches that it has already: if there are others when the plan is taken, someone else was quicker. */
+	beside: number;
+	batches: BatchPlanned[];
+	/** What grows or is planned for it already. */
+	growing: Growing[];
+}
+
+export interface Growing {
+	id: string;
+	code: string;
+	planned: boolean;
+	stages: { to: string; from: string; until: string; count: number }[];
+}
+
+export interface BatchPlanned {
+	kindId: string;
+	wayId: string;
+	way: string;
+	piece: readonly [string, string];
+	stockId: string;
+	stock: string;
+	on: string;
+	last: string;
+	pieces: number;
+	inBest: boolean;
+	/** Where it is on its way: each stage from a day with so many, standing somewhere. */
+	stages: { to: string; from: string; until: string; count: number; container: string; containers: number; place: string }[];
+}
+
+export interface Move {
+	wantId: string;
+	want: string;
+	on: string;
+	last: string;
+	says: string;
+	guide: string;
+}
+
+export interface LoadView {
+	/** Null: minutes. */
+	places: string[] | null;
+	weeks: { from: string; busy: number; plan: number; limit: number }[];
+	/** Share of the limit in its fullest week, and that week. */
+	fullest: { from: string; share: number };
+}
+
+export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView> {
+	const joint = await jointOf(slug, aim, anew);
+	const usual = aim === 'usual' ? null : totalsOf((await jointOf(slug, 'usual', anew)).solved);
+	const { ask, solved } = joint;
+	const { m, request, snapshot, left } = ask;
+	const told = tell(solved.p, solved);
+	const placeName = new Map(m.places.map((p) => [p.id, p.name]));
+	const stocks = new Map(snapshot.stocks.map((s) => [s.id, s]));
+	const wantRow = new Map(snapshot.wants.map((w) => [w.id, w]));
+	const today = m.garden.today;
+	const nameOf = (w: state.WantRow) => withVariety(m.kinds.get(w.kind_id)!);
+	const wants = told.wants.map((w, i): WantPlanned => {
+		const row = wantRow.get(w.wantId)!;
+		const kind = m.kinds.get(row.kind_id)!;
+		return {
+			...{ id: row.id, name: nameOf(row), label: row.label, target: row.target, due: row.due, confidence: row.confidence },
+			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
+			standing: standing(solved.odds[i]!, row.confidence),
+			beside: ask.all.get(row.id) ?? 0,
+			growing: ask.mine.get(row.id)!.flatMap((b) => growingOf(m, b)),
+			batches: w.batches.map((b): BatchPlanned => {
+				const profile = kind.ways.find((x) => x.id === b.wayId)!;
+				const stock = stocks.get(b.sourceId)!;
+				return {
+					...{ kindId: kind.id, wayId: b.wayId, way: wayLabel(kind, profile), stockId: b.sourceId },
+					piece: handbook().ways.get(profile.way)!.piece as [string, string],
+					stock: stock.label || (placeName.get(stock.place_id ?? '') ?? ''),
+					...{ on: isoOf(b.on), last: isoOf(lastOf(solved, i, b)), pieces: b.pieces, inBest: b.inBest },
+					stages: b.needs.map((n, k) => ({
+						...{ to: n.to, from: isoOf(n.from), until: isoOf(n.until), count: Math.round(n.entering) },
+						...{ container: n.container, containers: n.containers, place: placeName.get(b.rooms[k] ?? '') ?? '' }
+					}))
+				};
+			})
+		};
+	});
+	const moves = wants
+		.flatMap((w) =>
+			w.batches.map((b): Move => ({
+				...{ wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}`, on: b.on, last: b.last },
+				says: sayMove({ pieces: b.pieces, piece: b.piece, kind: w.name, on: b.on, last: b.last, today }),
+				guide: `guide/${b.kindId}/${b.wayId}`
+			}))
+		)
+		.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.want < b.want ? -1 : 1));
+	const met = wants.filter((w) => w.standing === 'in hand').length;
+	return {
+		...{ aim, anew, met, wants, moves, usual, totals: totalsOf(solved) },
+		says: sayMet(met, wants.length),
+		loads: loadsShown(told.loads, placeName, m.today),
+		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
+		figures: {
+			candidates: told.candidates,
+			patterns: told.patterns,
+			gap: told.objective > 0 ? Math.max(0, (told.objective - told.bound) / told.objective) : 0
+		}
+	};
+}
+
+/** A batch that there is, on its usual way from today on; nothing when its way is over. */
+function growingOf(m: Model, b: Batch): Growing[] {
+	const k = known(m, b);
+	const usual = k && forecastOf(m, k).usual;
+	if (!k || !usual) return [];
+	const pieces = b.status === 'planned' ? b.plannedCount : inHand(b);
+	const { stages } = effortOf({ walk: usual, odds: k.odds, struck: pieces, way: k.way, book: m.book });
+	const shown = stages.map((n) => ({ to: n.to, from: isoOf(n.from), until: isoOf(n.until), count: Math.round(n.entering) }));
+	return [{ id: b.id, code: b.code, planned: b.status === 'planned', stages: shown }];
+}
+
+/** The last day on which the same pieces still do, others as they are. */
+function lastOf(solved: Solved, at: number, b: { sourceId: string; wayId: string; on: DayNumber }): DayNumber {
+	const part = solved.chosen[at]!.parts.find((x) => x.c.source.id === b.sourceId && x.c.way.id === b.wayId && x.c.on === b.on)!;
+	return lastDayOf(solved, at, part);
+}
+
+const totalsOf = ({ chosen, odds, p }: Solved): Totals => ({
+	met: odds.filter((o, w) => standing(o, p.r.wants[w]!.confidence) === 'in hand').length,
+	batches: chosen.reduce((n, x) => n + x.parts.length, 0),
+	minutes: chosen.reduce((n, x) => n + x.parts.reduce((s, { c, n: k }) => s + p.field.effortOf(c, k).minutes, 0), 0),
+	cost: chosen.reduce((n, x) => n + x.parts.reduce((s, { c, n: k }) => s + p.field.effortOf(c, k).cost, 0), 0)
+});
+
+/** Of sets of places those that tell something of their own: each place that plants stand in, and the fullest together. */
+function loadsShown(loads: ReturnType<typeof tell>['loads'], names: ReadonlyMap<string, string>, today: DayNumber): LoadView[] {
+	return loads
+		.map((l): LoadView => {
+			const weeks = l.weeks.filter((w) => w.from < today + SHOWN_DAYS);
+			const share = (w: (typeof weeks)[number]) => (w.limit > 0 ? (w.busy + w.plan) / w.limit : w.busy + w.plan > 0 ? 1 : 0);
+			const fullest = weeks.reduce((a, b) => (share(b) > share(a) ? b : a), weeks[0]!);
+			return {
+				places: l.of === 'minutes' ? null : l.of.map((id) => names.get(id) ?? ''),
+				weeks: weeks.map((w) => ({ ...w, from: isoOf(w.from) })),
+				fullest: { from: isoOf(fullest.from), share: share(fullest) }
+			};
+		})
+		.filter((l) => l.places === null || l.weeks.some((w) => w.plan > 0))
+		.sort((a, b) => Number(b.places === null) - Number(a.places === null) || b.fullest.share - a.fullest.share)
+		.slice(0, MOST_LOADS);
+}
+const SHOWN_DAYS = 2 * 366;
+const MOST_LOADS = 4;
+
+export interface BindView {
+	wantId: string;
+	says: string;
+	changes: string[];
+}
+
+/** What holds back the wants that are short, and what would help: asked after the plan is there. */
+export async function bindsView({ slug, aim, anew }: PlanAsked): Promise<BindView[]> {
+	const joint = await jointOf(slug, aim, anew);
+	const { m, request } = joint.ask;
+	return bindsOf(joint).map((b): BindView => {
+		const want = request.wants[b.want]!;
+		const kind = m.kinds.get(want.kindId)!;
+		const said = (c: Change): ChangeSaid =>
+			c.of === 'room'
+				? { ...c, place: m.places.find((p) => p.id === c.roomId)?.name ?? '' }
+				: c.of === 'stock'
+					? { ...c, kind: withVariety(kind) }
+					: c.of === 'due'
+						? { of: 'due', on: isoOf(want.due + 7 * c.weeks) }
+						: c.of === 'confidence'
+							? { ...c, from: want.confidence }
+							: c.of === 'number'
+								? { ...c, from: want.target }
+								: c.of === 'money'
+									? { ...c, cost: c.plants * kind.price.v }
+									: c;
+		return {
+			wantId: want.id,
+			says: sayBinds(b.by),
+			changes: ranked(b).map((x) => sayChange(said(x.change), x.odds, m.garden.units, m.garden.data.currency))
+		};
+	});
+}
+
+/** What is least effort comes first: a word, then a date, then things to do and to pay. */
+const EFFORT: Record<Change['of'], number> = { confidence: 0, due: 1, number: 2, minutes: 3, room: 4, stock: 5, money: 6 };
+const ranked = (b: Bound) => [...b.changes].sort((x, y) => EFFORT[x.change.of] - EFFORT[y.change.of]);

@@ -1,0 +1,17 @@
+import { gardenOr404 } from '../forms.js';
+import { modelOf, stateOf } from '../model.js';
+import { snapshotOf } from '../snapshot.js';
+import type { Ask } from './ask.js';
+
+/** What the page of the plan shows before the plan is there, and what the plan hangs on. */
+export async function planFrameView({ params }: Ask) {
+	const garden = await gardenOr404(params.garden);
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const planned = snapshot.living.filter((b) => b.status === 'planned').length;
+	return {
+		state: stateOf(m, snapshot),
+		wants: snapshot.wants.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id)).length,
+		planned,
+		minutesPerWeek: garden.data.minutes_per_week
+	};
+}

@@ -1,0 +1,31 @@
+import type { Actions, PageServerLoad } from './$types';
+import { isHttpError } from '@sveltejs/kit';
+import { doing } from '$lib/server/acts/doing.js';
+import { takeWhole } from '$lib/server/acts/plan.js';
+import { aimOf } from '$lib/server/planAsked.js';
+import { bindsFor, planFor } from '$lib/server/planKept.js';
+import { view } from '$lib/server/threads/pool.js';
+
+/** What comes later comes as a value, a sentence where it does not come: the page is there already. */
+const later = async <T>(work: Promise<T>): Promise<{ value: T } | { sorry: string }> => {
+	try {
+		return { value: await work };
+	} catch (e) {
+		return { sorry: isHttpError(e) ? e.body.message : 'The plan could not be worked out. Try again in a moment.' };
+	}
+};
+
+export const load: PageServerLoad = async (event) => {
+	const frame = await view('planFrame', event);
+	const asked = { slug: event.params.garden, ...aimOf(event.url.searchParams) };
+	const plan = planFor(frame.state, asked);
+	return {
+		...frame,
+		...{ aim: asked.aim, anew: asked.anew },
+		plan: later(plan),
+		// After the plan, for it begins from it.
+		binds: later(plan.then((p) => (p.met < p.wants.length ? bindsFor(frame.state, asked) : [])))
+	};
+};
+
+export const actions: Actions = { take: doing(takeWhole) };

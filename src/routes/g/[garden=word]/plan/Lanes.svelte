@@ -1,0 +1,166 @@
+<script lang="ts">
+	/**
+	 * Each want a lane along the years: its batches as bodies whose width is how many there usually are, stage by stage, so
+	 * that losses are seen; at the right end how sure it is.
+	 */
+	import { scaleLinear } from 'd3-scale';
+	import StandingMark from '$lib/ui/StandingMark.svelte';
+	import { tone } from '$lib/ui/tones.js';
+	import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayOdds } from '$lib/core/odds/words.js';
+	import { monthsOf } from '$lib/ui/strip.js';
+	import type { Growing, WantPlanned } from '$lib/server/jointView.js';
+
+	interface Props {
+		wants: readonly WantPlanned[];
+		today: string;
+		base: string;
+	}
+	let { wants, today, base }: Props = $props();
+
+	let width = $state(640);
+	/** A body at its widest, and the line of figures above it. */
+	const BODY = 30;
+	const FIGURES = 16;
+	const ROW = BODY + FIGURES + 4;
+	const first = $derived(dayNumber(today));
+	const last = $derived(
+		wants.reduce(
+			(day, w) =>
+				[...w.batches, ...w.growing].reduce(
+					(d, b) => Math.max(d, dayNumber(b.stages.at(-1)?.until ?? today)),
+					Math.max(day, dayNumber(w.due))
+				),
+			first + 180
+		) + 20
+	);
+	const x = $derived(scaleLinear([first, last], [0, width]));
+	/** Only months that have room for their names: else quarters, else years. */
+	const step = $derived([1, 3, 6, 12].find((n) => (width / ((last - first) / 30.4)) * n > 52) ?? 12);
+	const months = $derived(monthsOf(first, last).filter((m) => (Number(isoOf(m.day).slice(5, 7)) - 1) % step === 0));
+	type Stages = Growing['stages'];
+	interface Body {
+		key: string;
+		planned: boolean;
+		stages: Stages;
+	}
+	/** What grows already first, then what the plan adds. */
+	const bodies = (w: WantPlanned): Body[] => [
+		...w.growing.map((g) => ({ key: g.id, planned: false, stages: g.stages })),
+		...w.batches.map((b) => ({ key: b.on + b.wayId + b.stockId, planned: true, stages: b.stages }))
+	];
+	const most = (w: WantPlanned) => Math.max(w.target, 1, ...bodies(w).map((b) => b.stages[0]?.count ?? 0));
+
+	/** Nothing is drawn before today. */
+	const at = (day: string) => Math.max(0, x(dayNumber(day)));
+	/** Corners of a body: as many as enter each stage, on the day that they do. */
+	function outline({ stages }: Body, scale: number, middle: number): string {
+		const corners = stages.map((s) => ({ x: at(s.from), h: Math.max(1.5, s.count * scale) / 2 }));
+		const end = { x: Math.max(at(stages.at(-1)!.until), corners.at(-1)!.x) + 4, h: corners.at(-1)!.h };
+		const all = [...corners, end];
+		const top = all.map((p) => `${p.x.toFixed(1)},${(middle - p.h).toFixed(1)}`);
+		const low = all.toReversed().map((p) => `${p.x.toFixed(1)},${(middle + p.h).toFixed(1)}`);
+		return [...top, ...low].join(' ');
+	}
+	const rows = (w: WantPlanned) => bodies(w).map((b, i) => ({ b, middle: FIGURES + BODY / 2 + i * ROW }));
+	const tall = (w: WantPlanned) => Math.max(1, bodies(w).length) * ROW;
+	const spoken = (w: WantPlanned) =>
+		w.batches.length === 0
+			? w.growing.length
+				? 'Nothing new is planned beside what grows.'
+				: 'Nothing grows or is planned.'
+			: w.batches
+					.map(
+						(b) =>
+							`${b.pieces} ${b.pieces === 1 ? b.piece[0] : b.piece[1]} on ${sayDate(b.on)}, usually ${b.stages.at(-1)!.count} planted about ${sayDate(b.stages.at(-1)!.from)}`
+					)
+					.join('; ');
+</script>
+
+<div>
+	<!-- As wide as a lane is, on a phone and on a desk. -->
+	<div class="grid h-0 sm:grid-cols-[13rem_1fr_8.5rem] sm:gap-x-4" aria-hidden="true">
+		<div class="sm:col-start-2" bind:clientWidth={width}></div>
+	</div>
+	<div class="hidden border-b border-ink sm:grid sm:grid-cols-[13rem_1fr_8.5rem] sm:gap-x-4" aria-hidden="true">
+		<span></span>
+		<div class="relative h-6">
+			{#each months as m (m.day)}
+				<span class="note absolute bottom-0 border-l border-rule pl-1 whitespace-nowrap" style:left="{x(m.day)}px"
+					>{m.name}{m.year ? ` ${m.year}` : ''}</span
+				>
+			{/each}
+		</div>
+		<span></span>
+	</div>
+	<ul>
+		{#each wants as w (w.id)}
+			<li class="grid grid-cols-[1fr_auto] items-center gap-x-4 border-b border-rule py-2 sm:grid-cols-[13rem_1fr_8.5rem]">
+				<a href="{base}/wants/{w.id}" class="block leading-tight">
+					<span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span>
+					<span class="note block">{w.label ? `${w.label}, ` : ''}by {sayDate(w.due)}</span>
+				</a>
+				<div class="order-3 col-span-2 sm:order-none sm:col-span-1">
+					<svg
+						{width}
+						height={tall(w)}
+						viewBox="0 0 {width} {tall(w)}"
+						role="img"
+						aria-label={spoken(w)}
+						class="block max-w-full"
+					>
+						{#each months as m (m.day)}
+							<line x1={x(m.day)} x2={x(m.day)} y1="0" y2={tall(w)} stroke={tone('rule')} stroke-width="1" />
+						{/each}
+						{#each rows(w) as { b, middle } (b.key)}
+							{@const scale = BODY / most(w)}
+							{@const begin = b.stages[0]!}
+							{@const end = b.stages.at(-1)!}
+							<polygon
+								points={outline(b, scale, middle)}
+								fill={b.planned ? tone('leaf') : tone('pane')}
+								stroke={tone('leaf')}
+								stroke-width="1"
+							/>
+							{#each b.stages.slice(1) as s, i (i)}
+								<line
+									x1={at(s.from)}
+									x2={at(s.from)}
+									y1={middle - Math.max(1, s.count * scale) / 2}
+									y2={middle + Math.max(1, s.count * scale) / 2}
+									stroke={b.planned ? tone('field') : tone('leaf')}
+									stroke-width="1.5"
+								/>
+							{/each}
+							<text x={at(begin.from)} y={middle - Math.max(1.5, begin.count * scale) / 2 - 4} font-size="13" fill={tone('ink')}
+								>{begin.count}</text
+							>
+							{#if end !== begin}
+								<text
+									x={Math.min(width - 18, at(end.until) + 8)}
+									y={middle + 5}
+									font-size="13"
+									font-weight="600"
+									fill={tone('ink')}>{end.count}</text
+								>
+							{/if}
+						{/each}
+						<line
+							x1={x(dayNumber(w.due))}
+							x2={x(dayNumber(w.due))}
+							y1="0"
+							y2={tall(w)}
+							stroke={tone('catkin-deep')}
+							stroke-width="2"
+							stroke-dasharray="4 3"
+						/>
+					</svg>
+				</div>
+				<div class="text-right sm:text-left">
+					<p class="font-head text-lg leading-tight font-semibold">{sayOdds(w.odds)}</p>
+					<StandingMark word={w.standing} />
+				</div>
+			</li>
+		{/each}
+	</ul>
+</div>

@@ -1,0 +1,223 @@
+<script lang="ts">
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import Act from '$lib/ui/Act.svelte';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Fold from '$lib/ui/Fold.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
+	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayMinutes } from '$lib/core/units/index.js';
+	import type { UnitChoice } from '$lib/core/units/index.js';
+	import type { BindView, PlanView, Totals, WantPlanned } from '$lib/server/jointView.js';
+	import Lanes from './Lanes.svelte';
+	import Loads from './Loads.svelte';
+	import { AIM_WORDS, aimAddress, comparedTo, STAGE_WORDS } from './says.js';
+
+	interface Props {
+		plan: PlanView;
+		binds: Promise<{ value: BindView[] } | { sorry: string }>;
+		/** Batches that are planned and not struck. */
+		planned: number;
+		garden: { slug: string; today: string };
+		currency: string;
+		units: UnitChoice;
+	}
+	let { plan, binds, planned, garden, currency, units }: Props = $props();
+	const base = $derived(`/g/${garden.slug}`);
+	const next = $derived(plan.moves[0] ?? null);
+	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
+	const withBatches = $derived(plan.wants.filter((w) => w.batches.length > 0));
+	const totals = (t: Totals) =>
+		[`${t.batches} ${t.batches === 1 ? 'batch' : 'batches'}`, sayMinutes(t.minutes), `about ${sayMoney(t.cost, currency)}`].join(
+			', '
+		);
+
+	/** As the server writes them: one line for each batch. */
+	const asTaken = (wants: readonly WantPlanned[]): string =>
+		JSON.stringify(
+			wants.flatMap((w) =>
+				w.batches.map((b) => ({ want: w.id, kind: b.kindId, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces }))
+			)
+		);
+	const beside = (wants: readonly WantPlanned[]): string =>
+		JSON.stringify(Object.fromEntries(wants.map((w) => [w.id, w.beside])));
+	let shownMoves = $state(3);
+	/** Wants whose batches are left out when the plan is taken. */
+	let without = $state<string[]>([]);
+	const takes = $derived(withBatches.filter((w) => !without.includes(w.id)));
+	const many = $derived(takes.reduce((n, w) => n + w.batches.length, 0));
+</script>
+
+<h1 class="mt-1">{plan.says}</h1>
+<p class="mt-2 max-w-prose text-lg">
+	{#if next}Next: {next.says}{:else if plan.wants.length}Nothing new needs striking.{/if}
+	{#if plan.totals.batches}<span class="text-faded">In all {totals(plan.totals)}.</span>{/if}
+</p>
+{#if plan.usual}
+	<p class="mt-1 max-w-prose text-lg">{comparedTo(plan.totals, plan.usual, currency)}</p>
+{/if}
+
+{#if plan.moves.length}
+	<section class="mt-6" aria-labelledby="moves">
+		<h2 id="moves" class="border-b border-ink pb-1">What to do, in order</h2>
+		<ol class="ruled">
+			{#each plan.moves.slice(0, shownMoves) as m (m.wantId + m.on + m.guide)}
+				<li class="grid gap-x-4 py-2 sm:grid-cols-[8rem_1fr_auto]">
+					<span class="font-head text-lg font-semibold">{sayDate(m.on)}</span>
+					<span>{m.says}<span class="note block">For {m.want}.</span></span>
+					<a class="flex min-h-11 items-center" href="{base}/{m.guide}">How to cut</a>
+				</li>
+			{/each}
+		</ol>
+		{#if plan.moves.length > shownMoves}
+			<Act class="mt-2" onclick={() => (shownMoves = plan.moves.length)}>Show all {plan.moves.length}</Act>
+		{/if}
+		<div class="mt-4">
+			<EntryForm
+				action="?/take"
+				submit={takes.length === withBatches.length ? 'Take this plan' : `Take ${many} of its batches`}
+				today={garden.today}
+				dated={false}
+				noted={false}
+			>
+				<input type="hidden" name="batches" value={asTaken(takes)} />
+				<input type="hidden" name="beside" value={beside(takes)} />
+				{#if plan.anew}<input type="hidden" name="anew" value="1" />{/if}
+				{#if withBatches.length > 1}
+					<Fold label="Take only some of it">
+						{#each withBatches as w (w.id)}
+							<Checkbox
+								checked={!without.includes(w.id)}
+								onchange={() => (without = without.includes(w.id) ? without.filter((id) => id !== w.id) : [...without, w.id])}
+								>{w.target}
+								{w.name}{w.label ? `, ${w.label}` : ''}: {w.batches.length}
+								{w.batches.length === 1 ? 'batch' : 'batches'}</Checkbox
+							>
+						{/each}
+					</Fold>
+				{/if}
+			</EntryForm>
+			<p class="note mt-1">
+				{many === 1 ? 'Its batch comes' : `Its ${many} batches come`} on the round on their days. One undo takes all of it back.
+			</p>
+		</div>
+	</section>
+{/if}
+
+<section class="mt-8" aria-labelledby="wants">
+	<h2 id="wants">Each want, through the seasons</h2>
+	<p class="note mb-2">
+		A body is a batch: as wide as it has pieces, stage by stage; green what the plan adds, pale what there is already. The broken
+		line is the day you want them.
+	</p>
+	<Lanes wants={plan.wants} today={garden.today} {base} />
+	{#each plan.left as l (l.name + l.why)}
+		<p class="note mt-1">
+			{l.name}: {l.why === 'met'
+				? 'it stands already.'
+				: l.why === 'due'
+					? 'its day has gone by: give it another.'
+					: 'it is wanted more than three years ahead: the plan looks three years ahead.'}
+		</p>
+	{/each}
+</section>
+
+{#if short.length}
+	<section class="mt-8" aria-labelledby="short">
+		<h2 id="short" class="border-b border-ink pb-1">What holds the rest back</h2>
+		{#await binds}
+			<p class="mt-2 text-faded" role="status">Trying what would help …</p>
+		{:then told}
+			{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
+			{:else}
+				<ul class="ruled">
+					{#each short as w (w.id)}
+						{@const b = told.value.find((v) => v.wantId === w.id)}
+						<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
+							<p>
+								<a href="{base}/wants/{w.id}"
+									><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
+								>
+								<span class="note block">{sayOdds(w.odds)} by {sayDate(w.due)}</span>
+							</p>
+							<div>
+								{#if b}
+									<p>{b.says}</p>
+									{#if b.changes.length}
+										<ul class="mt-1 list-disc pl-5">
+											{#each b.changes as c (c)}<li>{c}</li>{/each}
+										</ul>
+									{/if}
+								{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
+							</div>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+		{/await}
+	</section>
+{/if}
+
+<section class="mt-8" aria-labelledby="loads">
+	<h2 id="loads" class="border-b border-ink pb-1">What it asks of your weeks and places</h2>
+	<div class="mt-3 grid gap-8 lg:grid-cols-2">
+		{#each plan.loads as load, i (i)}<Loads {load} {units} />{/each}
+	</div>
+</section>
+
+<section class="mt-8 no-print" aria-labelledby="others">
+	<h2 id="others" class="border-b border-ink pb-1">Other plans</h2>
+	<ul class="mt-2 flex flex-wrap gap-2">
+		{#each Object.entries(AIM_WORDS) as [aim, words] (aim)}
+			<li>
+				{#if aim === plan.aim}<span class="inline-flex min-h-12 items-center border-b-4 border-catkin px-3 font-semibold"
+						>{words}</span
+					>
+				{:else}<Act href={aimAddress(base, aim, plan.anew)} data-sveltekit-noscroll>{words}</Act>{/if}
+			</li>
+		{/each}
+	</ul>
+	{#if planned > 0 || plan.anew}
+		<p class="mt-3 max-w-prose">
+			{#if plan.anew}
+				Here all that is only planned is open to change. <a href={aimAddress(base, plan.aim, false)}>Plan around it instead</a>.
+			{:else}
+				{planned === 1 ? 'One batch is' : `${planned} batches are`} planned already and {planned === 1 ? 'stays' : 'stay'} as {planned ===
+				1
+					? 'it is'
+					: 'they are'}. <a href={aimAddress(base, plan.aim, true)}>Plan anew, with those open to change</a>.
+			{/if}
+		</p>
+	{/if}
+</section>
+
+{#if withBatches.length}
+	<Fold label="All stages, with where they stand" class="mt-6 border-t border-rule pt-2">
+		{#each withBatches as w (w.id)}
+			<h3 class="mt-4">{w.target} {w.name}{w.label ? `, ${w.label}` : ''}</h3>
+			{#each w.batches as b (b.on + b.wayId + b.stockId)}
+				<p class="mt-1 font-semibold">
+					{sayDate(b.on)}: {b.pieces}
+					{b.pieces === 1 ? b.piece[0] : b.piece[1]}{b.stock ? ` from ${b.stock}` : ''}, {b.way.toLowerCase()}
+				</p>
+				<ul class="note list-disc pl-5">
+					{#each b.stages as s, i (i)}
+						<li>
+							{STAGE_WORDS[s.to] ?? s.to}, {sayDate(s.from)}{s.until > s.from ? ` to ${sayDate(s.until)}` : ''}: usually {s.count}{s.to !==
+								'planted' && s.containers
+								? `, in ${sayNumber(s.containers)} × ${s.container}`
+								: ''}{s.place ? `, ${s.place}` : ''}
+						</li>
+					{/each}
+				</ul>
+			{/each}
+		{/each}
+	</Fold>
+{/if}
+<p class="note mt-6">
+	{sayNumber(plan.figures.candidates)} batches and {sayNumber(plan.figures.patterns)} combinations of them were weighed. {plan
+		.figures.gap < 0.005
+		? 'Of those none is better.'
+		: `None of those can be more than ${sayNumber(plan.figures.gap * 100, plan.figures.gap < 0.1 ? 1 : 0)} % better.`}
+</p>

@@ -1,0 +1,41 @@
+/** What the page of the plan says that hangs on choices. */
+import { sayMoney } from '$lib/core/numbers.js';
+import { sayMinutes } from '$lib/core/units/index.js';
+import type { Totals } from '$lib/server/jointView.js';
+
+export const AIM_WORDS: Record<string, string> = {
+	usual: 'The usual plan',
+	safest: 'The safest',
+	work: 'The least work',
+	money: 'The cheapest',
+	few: 'The fewest batches'
+};
+
+/** A stage as what its pieces do in it. */
+export const STAGE_WORDS: Record<string, string> = {
+	rooted: 'Rooting',
+	potted: 'Settling in pots',
+	wintered: 'Through the winter',
+	ready: 'Growing on',
+	planted: 'Planted'
+};
+
+export const aimAddress = (base: string, aim: string, anew: boolean): string => {
+	const query = new URLSearchParams({ ...(aim === 'usual' ? {} : { aim }), ...(anew ? { anew: '1' } : {}) }).toString();
+	return `${base}/plan${query ? `?${query}` : ''}`;
+};
+
+/** "Against the usual plan: 2 batches fewer, 40 minutes less, €6 more; one want fewer is met." */
+export function comparedTo(here: Totals, usual: Totals, currency: string): string {
+	const parts: string[] = [];
+	const batches = here.batches - usual.batches;
+	if (batches)
+		parts.push(`${Math.abs(batches)} ${Math.abs(batches) === 1 ? 'batch' : 'batches'} ${batches > 0 ? 'more' : 'fewer'}`);
+	const minutes = Math.round((here.minutes - usual.minutes) / 5) * 5;
+	if (minutes) parts.push(`${sayMinutes(Math.abs(minutes))} ${minutes > 0 ? 'more' : 'less'}`);
+	const cost = Math.round(here.cost - usual.cost);
+	if (cost) parts.push(`${sayMoney(Math.abs(cost), currency)} ${cost > 0 ? 'more' : 'less'}`);
+	const met = here.met - usual.met;
+	if (met) parts.push(`${Math.abs(met)} ${Math.abs(met) === 1 ? 'want' : 'wants'} ${met > 0 ? 'more' : 'fewer'} met`);
+	return parts.length ? `Against the usual plan: ${parts.join(', ')}.` : 'It is the same as the usual plan.';
+}
