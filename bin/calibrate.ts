@@ -5,10 +5,13 @@ import * as echarts from 'echarts';
 import { ROOT, say } from './lib.js';
 import { foretell, keepPromises } from '../src/testing/calibrate.js';
 import { allKinds } from '../src/testing/handbook.js';
+import { keepJoint, told } from '../src/testing/joint.js';
 
 const GARDENS = 400;
 const RUNS = 64;
 const BATCHES = 20_000;
+const JOINT_GARDENS = 300;
+const JOINT_RUNS = 40;
 
 const kinds = allKinds();
 const lines: string[] = [];
@@ -42,6 +45,27 @@ for (const confidence of [0.8, 0.9, 0.95]) {
 }
 tell();
 tell('Promised is a little more than asked because pieces are whole and days are tried by fours.');
+
+tell();
+tell(
+	`## All wants of a garden together: ${JOINT_GARDENS} gardens of nine climates, two to five wants each, ${JOINT_RUNS} seasons each`
+);
+tell();
+tell('One season and one chance of each way for all batches of a run. Little room, few plants and little time are among them.');
+tell();
+tell('| wants | how many | promised on average | kept |');
+tell('| --- | --- | --- | --- |');
+const joint = keepJoint(kinds, JOINT_GARDENS, JOINT_RUNS, 0.2718, null);
+const asAsked = joint.filter((k) => k.promised >= 0.895 && k.promised < 0.93);
+for (const [name, list] of [
+	['as sure as asked (90 %)', asAsked],
+	['… by one batch', asAsked.filter((k) => k.batches === 1)],
+	['… by several', asAsked.filter((k) => k.batches > 1)],
+	['short of it', joint.filter((k) => k.promised < 0.895)]
+] as const) {
+	const t = told(list);
+	tell(`| ${name} | ${t.wants} | ${percent(t.promised)} | **${percent(t.kept)}** |`);
+}
 
 const { rooted, ranks } = foretell(kinds, BATCHES, 0.314159);
 tell();

@@ -720,5 +720,55 @@ export const WANTS: Record<string, WantStory> = {
 		confidence: 0.95,
 		shape: null,
 		plan: true
+	},
+	pots: {
+		kind: 'ivy-pelargonium',
+		purpose: 'gifts',
+		label: 'pots for the summer fête',
+		place: null,
+		target: 200,
+		due: ['06-12', 1],
+		confidence: 0.9,
+		shape: null
+	},
+	edging: {
+		kind: 'catmint',
+		purpose: 'plants',
+		label: 'both sides of the new path',
+		place: 'path',
+		target: 24,
+		due: ['09-20', 1],
+		confidence: 0.9,
+		shape: null
+	},
+	fruit: {
+		kind: 'currant',
+		purpose: 'plants',
+		label: 'a row for jam',
+		place: null,
+		target: 6,
+		due: ['11-15', 1],
+		confidence: 0.9,
+		shape: null
+	},
+	shade: {
+		kind: 'cranesbill',
+		purpose: 'plants',
+		label: 'under the alders',
+		place: null,
+		target: 14,
+		due: ['10-15', 1],
+		confidence: 0.85,
+		shape: null
+	},
+	herbs: {
+		kind: 'sage',
+		purpose: 'gifts',
+		label: 'one for each neighbour',
+		place: null,
+		target: 9,
+		due: ['05-25', 1],
+		confidence: 0.8,
+		shape: null
 	}
 };

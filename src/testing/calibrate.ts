@@ -18,7 +18,7 @@ import type { Dice, World } from './growIt.js';
 import { batchOf, requestOf, yearsOf } from './plans.js';
 
 /** Gardens of several climates, both hemispheres; none is the demo's. */
-const CLIMATES: readonly Climate[] = (
+export const CLIMATES: readonly Climate[] = (
 	[
 		[52, -17, 125, 285, 10],
 		[45, -15, 128, 280, 11],
@@ -36,10 +36,10 @@ const CLIMATES: readonly Climate[] = (
 	firstFrost: { doy: first, sd }
 }));
 const pick = <T>(list: readonly T[], d: Dice): T => list[Math.floor(d.uniform() * list.length)]!;
-const TRUE_RHO = 0.1;
+export const TRUE_RHO = 0.1;
 
 /** A garden's true means of a way, drawn from what the handbook knows. */
-function worldOf(way: Kind['ways'][number], d: Dice, rho = TRUE_RHO): World {
+export function worldOf(way: Kind['ways'][number], d: Dice, rho = TRUE_RHO): World {
 	const means = new Map(way.stages.map((s) => [s.to, d.beta(s.chance * s.weight, (1 - s.chance) * s.weight)] as const));
 	return { means, rho, batchShare: BATCH_SHARE, stageCorrelation: STAGE_CORRELATION };
 }

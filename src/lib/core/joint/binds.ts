@@ -5,8 +5,9 @@
 import { takingOf } from '../material/capacity.js';
 import { Choice } from './descend.js';
 import type { Pattern } from './patterns.js';
-import { poolOf, prepareJoint } from './plan.js';
-import type { Exact, Solved } from './solve.js';
+import { poolOf, prepareJoint, withLimits } from './plan.js';
+import type { Prepared } from './plan.js';
+import type { Solved } from './solve.js';
 import type { Busy, JointRequest, JointWant, Room } from './types.js';
 
 export type Change =
@@ -72,24 +73,28 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	};
 }
 
-/** The best pattern of a request's one want that fits, with its odds as the want would tell them. */
-function best(r: JointRequest, at: number, exact: Exact, already: Float64Array): Freed['pattern'] & { told: number } {
-	const p = prepareJoint({ ...r, wants: [{ ...r.wants[0]!, already }] });
-	const of = { pools: p.pools, limits: p.rows.limits };
-	const pick = () => new Choice({ ...of, pools: p.pools }).answer(0);
+interface Tried {
+	x: Pattern;
+	odds: number;
+	met: boolean;
+}
+
+/** The best pattern that fits of what was prepared for one want, with its odds as the want would tell them. */
+function best(p: Prepared, exact: (x: Pattern) => number): Tried {
+	const pick = () => new Choice({ pools: p.pools, limits: p.rows.limits }).answer(0);
+	const { confidence } = p.r.wants[0]!;
 	let x = pick();
-	const { confidence } = r.wants[0]!;
 	// Far from it on the sample is far from it.
-	if (x.odds < confidence - CLEARLY) return { ...x, told: x.odds };
-	let told = exact(at, x);
+	if (x.odds < confidence - CLEARLY) return { x, odds: x.odds, met: false };
+	let odds = exact(x);
 	// The sample may have been too hopeful: asked for so much more, once.
-	if (x.odds >= confidence && told < confidence) {
-		p.margins[0] = confidence - told + 0.004;
-		p.pools[0] = poolOf(p, 0);
-		x = pick();
-		told = exact(at, x);
+	if (x.odds >= confidence && odds < confidence) {
+		const more: Prepared = { ...p, margins: Float64Array.of(p.margins[0]! + confidence - odds + 0.004), pools: [] };
+		more.pools = [poolOf(more, 0)];
+		x = new Choice({ pools: more.pools, limits: p.rows.limits }).answer(0);
+		odds = exact(x);
 	}
-	return { ...x, told };
+	return { x, odds, met: odds >= confidence - NEARLY };
 }
 
 export interface BindsOf {
@@ -110,20 +115,28 @@ export function bindsOf({ solved, exact, already }: BindsOf, wants?: readonly nu
 function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	const base = besideOthers(solved, at);
 	const want = base.wants[0]!;
-	const tried = (r: JointRequest, w: JointWant = r.wants[0]!): { x: Pattern; odds: number; met: boolean } => {
-		const found = best({ ...r, wants: [w] }, at, (_, x) => exact(w, at, x), already(w));
-		return { x: found, odds: found.told, met: found.told >= w.confidence - NEARLY };
+	const prepared = prepareJoint(base);
+	const seen = new Map<string, number>();
+	const told = (p: Prepared): Tried => {
+		const w = p.r.wants[0]!;
+		return best(p, (x) => {
+			const key = `${w.target} ${w.due} ${x.key}`;
+			let odds = seen.get(key);
+			if (odds === undefined) seen.set(key, (odds = exact(w, at, x)));
+			return odds;
+		});
 	};
+	/** With more room or minutes; with another number; with another day or other stock. */
+	const roomier = (r: JointRequest): Tried => told(withLimits(prepared, r));
+	const withTarget = (target: number): Tried => told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field));
+	const anew = (r: JointRequest): Tried => told(prepareJoint(r));
 	const changes: Freed[] = [];
-	const add = (change: Change, t: ReturnType<typeof tried>) => changes.push({ change, odds: t.odds, pattern: t.x });
+	const add = (change: Change, t: Tried) => changes.push({ change, odds: t.odds, pattern: t.x });
 	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. */
-	const first = <S>(
-		steps: readonly S[],
-		of: (step: S) => ReturnType<typeof tried>
-	): { step: S; t: ReturnType<typeof tried> } | null => {
+	const first = <S>(steps: readonly S[], of: (step: S) => Tried): { step: S; t: Tried } | null => {
 		let low = 0;
 		let high = steps.length - 1;
-		let found: { step: S; t: ReturnType<typeof tried> } | null = null;
+		let found: { step: S; t: Tried } | null = null;
 		while (low <= high) {
 			const middle = (low + high) >> 1;
 			const t = of(steps[middle]!);
@@ -138,18 +151,18 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	const free = (rooms: readonly Room[], open: (room: Room) => boolean, more: number): Room[] =>
 		rooms.map((x) => (open(x) && x.cm2 !== null ? { ...x, cm2: x.cm2 + more } : x));
 
-	if (tried({ ...base, minutesPerWeek: Infinity }).met) {
-		const found = first(MINUTES, (m) => tried({ ...base, minutesPerWeek: base.minutesPerWeek + m }));
+	if (roomier({ ...base, minutesPerWeek: Infinity }).met) {
+		const found = first(MINUTES, (m) => roomier({ ...base, minutesPerWeek: base.minutesPerWeek + m }));
 		if (found) by.push('minutes');
 		if (found) add({ of: 'minutes', more: found.step }, found.t);
 	}
-	if (tried({ ...base, rooms: free(base.rooms, () => true, 1e9) }).met) {
+	if (roomier({ ...base, rooms: free(base.rooms, () => true, 1e9) }).met) {
 		let helps = false;
 		for (const room of base.rooms) {
 			if (room.cm2 === null) continue;
 			const only = (more: number) => ({ ...base, rooms: free(base.rooms, (x) => x.id === room.id, more) });
-			if (!tried(only(ROOM_CM2.at(-1)!)).met) continue;
-			const found = first(ROOM_CM2, (cm2) => tried(only(cm2)));
+			if (!roomier(only(ROOM_CM2.at(-1)!)).met) continue;
+			const found = first(ROOM_CM2, (cm2) => roomier(only(cm2)));
 			if (!found) continue;
 			helps = true;
 			add({ of: 'room', roomId: room.id, moreCm2: found.step }, found.t);
@@ -169,23 +182,26 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 				: s
 		)
 	});
-	if (base.sources.some((s) => s.kindId === want.kindId) && tried(withStock(PLANTS.at(-1)!)).met) {
-		const found = first(PLANTS, (n) => tried(withStock(n)));
+	if (base.sources.some((s) => s.kindId === want.kindId) && anew(withStock(PLANTS.at(-1)!)).met) {
+		const found = first(PLANTS, (n) => anew(withStock(n)));
 		if (found) by.push('stock');
 		if (found) add({ of: 'stock', more: found.step }, found.t);
 	}
-	const later = first(WEEKS, (weeks) => tried(base, { ...want, due: want.due + 7 * weeks }));
+	const later = first(WEEKS, (weeks) => {
+		const later = { ...want, due: want.due + 7 * weeks };
+		return anew({ ...base, wants: [{ ...later, already: already(later) }] });
+	});
 	if (later) {
 		by.push('time');
 		add({ of: 'due', weeks: later.step }, later.t);
 	}
 	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
 	if (less !== undefined) add({ of: 'confidence', to: less }, { x: solved.chosen[at]!, odds: solved.odds[at]!, met: true });
-	const fewer = mostOf(want.target, (target) => tried(base, { ...want, target }));
+	const fewer = mostOf(want.target, withTarget);
 	if (fewer && fewer.step >= 1) {
 		add({ of: 'number', to: fewer.step }, fewer.t);
 		add({ of: 'money', plants: want.target - fewer.step }, fewer.t);
-	} else add({ of: 'money', plants: want.target }, tried(base));
+	} else add({ of: 'money', plants: want.target }, told(prepared));
 	return { want: at, odds: solved.odds[at]!, by, changes };
 }
 

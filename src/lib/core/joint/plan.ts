@@ -35,24 +35,31 @@ export interface Prepared {
 	pools: Pattern[][];
 }
 
-export function prepareJoint(r: JointRequest, margins = new Float64Array(r.wants.length)): Prepared {
-	const sample = new Sample(SEASONS, r.seed, r.rho);
-	const field = new Field(r, sample);
+/** @param known candidates worked out before, where wants' days and stock are the same: only targets may differ */
+export function prepareJoint(r: JointRequest, known?: Field): Prepared {
+	const field = known ?? new Field(r, new Sample(SEASONS, r.seed, r.rho));
 	const candidates = r.wants.map((w) => [...field.candidatesOf(w)]);
 	const tails = new Map<number, Tail>();
 	const odds = r.wants.map((w) => new Odds(w, field, tails));
+	const rows = rowsOf(r, candidates);
+	const worth = r.wants.map((w, i) => worthOf(w, odds[i]!, candidates[i]!));
+	const p: Prepared = { r, field, rows, odds, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
+	p.pools = r.wants.map((_, at) => poolOf(p, at));
+	return p;
+}
+
+function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]): Rows {
 	const until = candidates.reduce(
 		(day, list) => list.reduce((d, c) => Math.max(d, c.usual.planted), day),
 		r.wants.reduce((d, w) => Math.max(d, w.due), r.today)
 	);
 	const takenOn = new Map<string, DayNumber[]>();
 	for (const list of candidates) for (const c of list) takenOn.set(c.source.id, [...(takenOn.get(c.source.id) ?? []), c.on]);
-	const rows = new Rows(r, Math.min(until, r.today + MOST_DAYS), takenOn);
-	const worth = r.wants.map((w, i) => worthOf(w, odds[i]!, candidates[i]!));
-	const p: Prepared = { r, field, rows, odds, candidates, margins, worth, pools: [] };
-	p.pools = r.wants.map((_, at) => poolOf(p, at));
-	return p;
+	return new Rows(r, Math.min(until, r.today + MOST_DAYS), takenOn);
 }
+
+/** The same patterns where there is more or less of room and minutes. */
+export const withLimits = (p: Prepared, r: JointRequest): Prepared => ({ ...p, r, rows: rowsOf(r, p.candidates) });
 
 /** What a want is worth in money: enough that no saving of work is bought with it. */
 function worthOf(w: JointWant, odds: Odds, candidates: readonly Candidate[]): number {

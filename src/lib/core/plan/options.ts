@@ -76,8 +76,10 @@ interface Search {
 	open: { from: DayNumber; to: DayNumber; bestFrom: DayNumber; bestTo: DayNumber }[];
 }
 
+type PlannedOf = Pick<PlanRequest, 'kind' | 'season' | 'years' | 'today' | 'rho' | 'record'>;
+
 /** A new batch struck on a day, its times walked out. */
-export function plannedBatch(r: PlanRequest, way: WayProfile, on: DayNumber, pieces: number, due: DayNumber | null): Prepared {
+export function plannedBatch(r: PlannedOf, way: WayProfile, on: DayNumber, pieces: number, due: DayNumber | null): Prepared {
 	const rooting = way.stages.find((s) => s.to === 'rooted');
 	return prepare({
 		kind: r.kind,

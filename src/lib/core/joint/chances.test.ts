@@ -1,0 +1,90 @@
+/** The sample against the forecast's exact sums, and the years' tables against the walk that every forecast makes. */
+import { describe, expect, it } from 'vitest';
+import { dayNumber } from '../dates.js';
+import { grownBy, plantedFrom, wintersOf } from '../plan/walk.js';
+import { patternOf, patternsOf } from './patterns.js';
+import { patternsFor, prepareJoint } from './plan.js';
+import { timetableOf } from './timetable.js';
+import { arctic, north, south, tropics } from '../../../testing/climates.js';
+import { allKinds, kind } from '../../../testing/handbook.js';
+import { exactOf, jointOf, sourceOf, wantOf } from '../../../testing/joint.js';
+import { yearsOf } from '../../../testing/plans.js';
+
+const today = dayNumber('2027-03-20');
+
+describe('the years as tables', () => {
+	it('say what a walk through the same year says, in gardens with and without winter', () => {
+		for (const climate of [north, south, tropics, arctic])
+			for (const year of yearsOf(kind('penstemon'), climate, today).slice(0, 4)) {
+				const t = timetableOf(year, today, 900);
+				for (let d = 0; d < 400; d += 13) {
+					for (const days of [1, 17, 90, 200]) {
+						const on = grownBy(year, today + d, days);
+						// A day that lies in a rest itself: the walk begins where the rest ends.
+						if (year.rests.some((r) => r.from <= today + d && today + d < r.to)) continue;
+						if (on - today < 900) expect(t.dayOf[t.grown[d]! + days]! + today).toBe(on);
+					}
+					const on = plantedFrom(year, today + d);
+					expect(t.planted[d]).toBe(on === null || on - today > 900 ? -1 : on - today);
+					expect(t.winters[400]! - t.winters[d]!).toBeCloseTo(wintersOf(year, today + d, today + 400), 4);
+				}
+			}
+	});
+});
+
+describe('one want and one batch', () => {
+	it(
+		'is the exact chain’s: 200 batches of all kinds in four climates, within what 400 seasons can tell',
+		{ timeout: 120_000 },
+		() => {
+			let n = 0;
+			let square = 0;
+			let bias = 0;
+			let worst = 0;
+			for (const [i, k] of allKinds().entries()) {
+				if (n >= 200) break;
+				const climate = [north, south, tropics, arctic][i % 4]!;
+				const target = 3 + (i % 17);
+				const r = jointOf(climate, [k], {
+					wants: [wantOf({ id: 'w', kindId: k.id, target, due: today + 300 + (i % 5) * 90 })],
+					sources: [sourceOf('s', k, 40)]
+				});
+				const p = prepareJoint(r);
+				const of = patternsFor(p, 0);
+				const exact = exactOf(r);
+				for (const c of p.candidates[0]!.filter((_, at) => at % 9 === 0)) {
+					const pieces = Math.min(c.most, Math.ceil((1.3 * target) / c.mean));
+					const x = patternOf(of, [{ c, n: pieces }], 'x');
+					const off = x.odds - exact(0, x);
+					n++;
+					square += off * off;
+					bias += off;
+					worst = Math.max(worst, Math.abs(off));
+				}
+			}
+			expect(n).toBeGreaterThan(190);
+			expect(Math.sqrt(square / n)).toBeLessThan(0.02);
+			expect(Math.abs(bias / n)).toBeLessThan(0.003);
+			expect(worst).toBeLessThan(0.07);
+		}
+	);
+
+	it('has the same patterns from the same seed, and odds that rise with the pieces', () => {
+		const k = kind('lavender');
+		const r = jointOf(north, [k], {
+			wants: [wantOf({ id: 'w', kindId: k.id, target: 12, due: today + 500 })],
+			sources: [sourceOf('s', k, 20)]
+		});
+		const [a, b] = [prepareJoint(r), prepareJoint(r)];
+		expect(a.pools[0]!.map((x) => `${x.key} ${x.cost}`)).toEqual(b.pools[0]!.map((x) => `${x.key} ${x.cost}`));
+		expect(a.pools[0]!.length).toBeGreaterThan(50);
+		const c = a.candidates[0]![3]!;
+		let before = 0;
+		for (let n = 1; n < 60; n += 4) {
+			const odds = a.odds[0]!.of([{ c, n }]);
+			expect(odds).toBeGreaterThanOrEqual(before - 1e-6);
+			before = odds;
+		}
+		expect(patternsOf(patternsFor(a, 0))[0]!.parts).toEqual([]);
+	});
+});
