@@ -24,7 +24,7 @@ import type { ChangeSaid } from '$lib/core/joint/words.js';
 import { blankBatch, inHand } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { effortOf } from '$lib/core/plan/effort.js';
-import { atLeast } from '$lib/core/odds/strike.js';
+import { atLeast, quantilesOf } from '$lib/core/odds/strike.js';
 import { standing } from '$lib/core/odds/words.js';
 
 export interface PlanAsked {
@@ -45,6 +45,8 @@ const NOT_WRITTEN = '3b1f2f5e-6f0e-4d57-9a3e-0d3c2f6d9a11';
 /** The same question has the same answer while its garden stands as it does. */
 export interface Joint {
 	ask: JointAsk;
+	/** Chance for each number that stands on the day: as the want will tell it. */
+	stands: (want: JointWant, x: Pattern) => Float64Array;
 	solved: Solved;
 	exact: (want: JointWant, at: number, x: Pattern) => number;
 	already: (want: JointWant) => Float64Array;
@@ -68,21 +70,20 @@ async function solved(garden: Garden, aim: Aim, anew: boolean): Promise<Joint> {
 		due: isoOf(want.due),
 		confidence: want.confidence
 	});
-	const exact: Joint['exact'] = (want, _, x) =>
-		x.parts.length === 0
-			? atLeast(already(want), want.target)
-			: oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...x.parts.map((part) => batchOf(want, part))]).probability;
 	// Asked for again and again while what would help is looked for.
-	const stands = new Map(request.wants.map((w) => [`${w.id} ${w.due}`, w.already]));
-	const already: Joint['already'] = (want) => {
-		const key = `${want.id} ${want.due}`;
-		let pmf = stands.get(key);
-		if (!pmf) stands.set(key, (pmf = oddsOf(m, snapshot, asRow(want), mine.get(want.id)!).pmf));
+	const told = new Map(request.wants.map((w) => [`${w.id} ${w.due} `, w.already]));
+	const standsOf = (want: JointWant, key: string, batches: () => Batch[]): Float64Array => {
+		const name = `${want.id} ${want.due} ${key}`;
+		let pmf = told.get(name);
+		if (!pmf) told.set(name, (pmf = oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...batches()]).pmf));
 		return pmf;
 	};
+	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
+	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
+	const exact: Joint['exact'] = (want, _, x) => atLeast(stands(want, x), want.target);
 	const solvers = { whole: await solver(MASTER), relaxed: await relaxer() };
 	const found = solveJoint(request, solvers, (w, x) => exact(request.wants[w]!, w, x));
-	return { ask, solved: found, exact, already };
+	return { ask, solved: found, exact, already, stands };
 }
 /** HiGHS ends on its count of branches in nearly all gardens; the seconds are for the few in which it does not. */
 const MASTER = { seconds: 6, gap: 0.005, nodes: 300 };
@@ -118,6 +119,8 @@ export interface WantPlanned {
 	due: string;
 	confidence: number;
 	odds: number;
+	/** Plants that usually stand by the day. */
+	usually: number;
 	/** With nothing new. */
 	alone: number;
 	standing: ReturnType<typeof standing>;
@@ -187,6 +190,7 @@ export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView
 			...{ id: row.id, name: nameOf(row), label: row.label, target: row.target, due: row.due, confidence: row.confidence },
 			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
 			standing: standing(solved.odds[i]!, row.confidence),
+			usually: quantilesOf(joint.stands(request.wants[i]!, solved.chosen[i]!)).p50,
 			beside: ask.all.get(row.id) ?? 0,
 			growing: ask.mine.get(row.id)!.flatMap((b) => growingOf(m, b)),
 			batches: w.batches.map((b): BatchPlanned => {

@@ -80,10 +80,12 @@ interface Tried {
 }
 
 /** The best pattern that fits of what was prepared for one want, with its odds as the want would tell them. */
-function best(p: Prepared, exact: (x: Pattern) => number): Tried {
+function best(p: Prepared, exact: ((x: Pattern) => number) | null): Tried {
 	const pick = () => new Choice({ pools: p.pools, limits: p.rows.limits }).answer(0);
 	const { confidence } = p.r.wants[0]!;
 	let x = pick();
+	// While a step is looked for the sample will do.
+	if (exact === null) return { x, odds: x.odds, met: x.odds >= confidence };
 	// Far from it on the sample is far from it.
 	if (x.odds < confidence - CLEARLY) return { x, odds: x.odds, met: false };
 	let odds = exact(x);
@@ -117,8 +119,9 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	const want = base.wants[0]!;
 	const prepared = prepareJoint(base);
 	const seen = new Map<string, number>();
-	const told = (p: Prepared): Tried => {
+	const told = (p: Prepared, exactly: boolean): Tried => {
 		const w = p.r.wants[0]!;
+		if (!exactly) return best(p, null);
 		return best(p, (x) => {
 			const key = `${w.target} ${w.due} ${x.key}`;
 			let odds = seen.get(key);
@@ -127,42 +130,43 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		});
 	};
 	/** With more room or minutes; with another number; with another day or other stock. */
-	const roomier = (r: JointRequest): Tried => told(withLimits(prepared, r));
-	const withTarget = (target: number): Tried => told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field));
-	const anew = (r: JointRequest): Tried => told(prepareJoint(r));
+	const roomier = (r: JointRequest, exactly: boolean): Tried => told(withLimits(prepared, r), exactly);
+	const withTarget = (target: number, exactly: boolean): Tried =>
+		told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field), exactly);
+	const anew = (r: JointRequest, exactly: boolean): Tried => told(prepareJoint(r), exactly);
 	const changes: Freed[] = [];
 	const add = (change: Change, t: Tried) => changes.push({ change, odds: t.odds, pattern: t.x });
-	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. */
-	const first = <S>(steps: readonly S[], of: (step: S) => Tried): { step: S; t: Tried } | null => {
+	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. Found on the sample, then seen. */
+	const first = <S>(steps: readonly S[], of: (step: S, exactly: boolean) => Tried): { step: S; t: Tried } | null => {
 		let low = 0;
-		let high = steps.length - 1;
-		let found: { step: S; t: Tried } | null = null;
-		while (low <= high) {
+		let high = steps.length;
+		while (low < high) {
 			const middle = (low + high) >> 1;
-			const t = of(steps[middle]!);
-			if (t.met) {
-				found = { step: steps[middle]!, t };
-				high = middle - 1;
-			} else low = middle + 1;
+			if (of(steps[middle]!, false).met) high = middle;
+			else low = middle + 1;
 		}
-		return found;
+		for (const step of steps.slice(low, low + TRIED_ON)) {
+			const t = of(step, true);
+			if (t.met) return { step, t };
+		}
+		return null;
 	};
 	const by: Bound['by'] = [];
 	const free = (rooms: readonly Room[], open: (room: Room) => boolean, more: number): Room[] =>
 		rooms.map((x) => (open(x) && x.cm2 !== null ? { ...x, cm2: x.cm2 + more } : x));
 
-	if (roomier({ ...base, minutesPerWeek: Infinity }).met) {
-		const found = first(MINUTES, (m) => roomier({ ...base, minutesPerWeek: base.minutesPerWeek + m }));
+	if (roomier({ ...base, minutesPerWeek: Infinity }, false).met) {
+		const found = first(MINUTES, (m, e) => roomier({ ...base, minutesPerWeek: base.minutesPerWeek + m }, e));
 		if (found) by.push('minutes');
 		if (found) add({ of: 'minutes', more: found.step }, found.t);
 	}
-	if (roomier({ ...base, rooms: free(base.rooms, () => true, 1e9) }).met) {
+	if (roomier({ ...base, rooms: free(base.rooms, () => true, 1e9) }, false).met) {
 		let helps = false;
 		for (const room of base.rooms) {
 			if (room.cm2 === null) continue;
 			const only = (more: number) => ({ ...base, rooms: free(base.rooms, (x) => x.id === room.id, more) });
-			if (!roomier(only(ROOM_CM2.at(-1)!)).met) continue;
-			const found = first(ROOM_CM2, (cm2) => roomier(only(cm2)));
+			if (!roomier(only(ROOM_CM2.at(-1)!), false).met) continue;
+			const found = first(ROOM_CM2, (cm2, e) => roomier(only(cm2), e));
 			if (!found) continue;
 			helps = true;
 			add({ of: 'room', roomId: room.id, moreCm2: found.step }, found.t);
@@ -182,14 +186,14 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 				: s
 		)
 	});
-	if (base.sources.some((s) => s.kindId === want.kindId) && anew(withStock(PLANTS.at(-1)!)).met) {
-		const found = first(PLANTS, (n) => anew(withStock(n)));
+	if (base.sources.some((s) => s.kindId === want.kindId) && anew(withStock(PLANTS.at(-1)!), false).met) {
+		const found = first(PLANTS, (n, e) => anew(withStock(n), e));
 		if (found) by.push('stock');
 		if (found) add({ of: 'stock', more: found.step }, found.t);
 	}
-	const later = first(WEEKS, (weeks) => {
+	const later = first(WEEKS, (weeks, e) => {
 		const later = { ...want, due: want.due + 7 * weeks };
-		return anew({ ...base, wants: [{ ...later, already: already(later) }] });
+		return anew({ ...base, wants: [{ ...later, already: already(later) }] }, e);
 	});
 	if (later) {
 		by.push('time');
@@ -201,22 +205,24 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	if (fewer && fewer.step >= 1) {
 		add({ of: 'number', to: fewer.step }, fewer.t);
 		add({ of: 'money', plants: want.target - fewer.step }, fewer.t);
-	} else add({ of: 'money', plants: want.target }, told(prepared));
+	} else add({ of: 'money', plants: want.target }, told(prepared, true));
 	return { want: at, odds: solved.odds[at]!, by, changes };
 }
 
-/** The most that can be had as surely as asked; null where that is none. */
-function mostOf<T extends { met: boolean }>(target: number, of: (n: number) => T): { step: number; t: T } | null {
+/** The most that can be had as surely as asked; null where that is none. Found on the sample, then seen. */
+function mostOf(target: number, of: (n: number, exactly: boolean) => Tried): { step: number; t: Tried } | null {
 	let low = 0;
 	let high = target;
-	let found: { step: number; t: T } | null = null;
 	while (high - low > 1) {
 		const middle = (low + high) >> 1;
-		const t = of(middle);
-		if (t.met) {
-			low = middle;
-			found = { step: middle, t };
-		} else high = middle;
+		if (of(middle, false).met) low = middle;
+		else high = middle;
 	}
-	return found;
+	for (let n = low; n > Math.max(0, low - TRIED_ON); n--) {
+		const t = of(n, true);
+		if (t.met) return { step: n, t };
+	}
+	return null;
 }
+/** Steps beyond what the sample found that are looked at, where it was too hopeful. */
+const TRIED_ON = 3;

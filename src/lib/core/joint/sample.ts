@@ -57,7 +57,7 @@ function quantilesAt(b: Beta, shares: ArrayLike<number>): Float64Array {
 
 /** Chance of a batch by its way's mean and its luck: one table for a correlation, for it is the same for all ways. */
 const tables = new Map<number, Float64Array>();
-function ownTable(rho: number): Float64Array {
+function ownQuantiles(rho: number): Float64Array {
 	const key = Math.round(Math.max(0.002, Math.min(0.95, rho)) * 1000);
 	let table = tables.get(key);
 	if (table) return table;
@@ -74,6 +74,36 @@ function ownTable(rho: number): Float64Array {
 	return table;
 }
 
+/** The same for whoever draws by chance: a batch's chance from its way's mean and a share. */
+export const ownTable = (rho: number): { own: Float64Array; at: (own: Float64Array, mu: number, share: number) => number } => ({
+	own: ownQuantiles(rho),
+	at: (own, mu, share) => ownAt(own, Math.log(mu / (1 - mu)), share)
+});
+
+/** Read between the means, at the nearest luck. */
+function ownAt(own: Float64Array, logit: number, share: number): number {
+	const m = Math.min(MEANS - 1.001, Math.max(0, ((logit + FURTHEST) / (2 * FURTHEST)) * (MEANS - 1)));
+	const at = Math.floor(m) * LUCKS + Math.min(LUCKS - 1, Math.floor(share * LUCKS));
+	const low = own[at]!;
+	return low + (m - Math.floor(m)) * (own[at + LUCKS]! - low);
+}
+
+const chances = new Map<string, Float64Array>();
+const CHANCES = 1024;
+/** Quantiles of a chance, evenly: one is dealt by any of them. */
+export function chanceTable(b: Beta): Float64Array {
+	const key = `${b.alpha} ${b.beta}`;
+	let table = chances.get(key);
+	if (table) return table;
+	if (chances.size > 2_000) chances.clear();
+	table = quantilesAt(
+		b,
+		Float64Array.from({ length: CHANCES }, (_, i) => (i + 0.5) / CHANCES)
+	);
+	chances.set(key, table);
+	return table;
+}
+
 export class Sample {
 	/** Which year comes in each season, as a share of all years: the same for all kinds. */
 	private readonly year: Float64Array;
@@ -86,7 +116,7 @@ export class Sample {
 		readonly seed: number,
 		rho: number
 	) {
-		this.own = ownTable(rho);
+		this.own = ownQuantiles(rho);
 		this.year = this.even('the year');
 	}
 
@@ -117,13 +147,7 @@ export class Sample {
 	/** The chance of one batch at a stage in each season. */
 	ownOf(name: string, mean: Float64Array): Float64Array {
 		const luck = this.even(name);
-		return mean.map((x, s) => {
-			const m = Math.min(MEANS - 1.001, Math.max(0, ((x + FURTHEST) / (2 * FURTHEST)) * (MEANS - 1)));
-			const l = Math.min(LUCKS - 1, Math.floor(luck[s]! * LUCKS));
-			const at = Math.floor(m) * LUCKS + l;
-			const low = this.own[at]!;
-			return low + (m - Math.floor(m)) * (this.own[at + LUCKS]! - low);
-		});
+		return mean.map((x, s) => ownAt(this.own, x, luck[s]!));
 	}
 
 	/** Seasons in an order of a want's own: what grows for it already has its luck apart. */

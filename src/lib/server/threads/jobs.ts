@@ -7,6 +7,7 @@ import type { GrowRequest } from '../growSchema.js';
 import { bindsView, planView } from '../jointView.js';
 import type { PlanAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
+import { simView } from '../simView.js';
 import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
 import { fillOutline } from '$lib/core/ground/index.js';
@@ -40,6 +41,7 @@ export const JOBS = {
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
 	fill: async (q: FillRequest) => fillOutline(q),
 	plan: async (a: PlanAsked) => planView(a),
+	planSim: async (a: PlanAsked) => simView(a),
 	planBinds: async (a: PlanAsked) => bindsView(a),
 	bedSheet: async (sheet: BedSheet) => new Uint8Array(await bedSheetPdf(sheet)),
 	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),

@@ -3,7 +3,7 @@ import { isHttpError } from '@sveltejs/kit';
 import { doing } from '$lib/server/acts/doing.js';
 import { takeWhole } from '$lib/server/acts/plan.js';
 import { aimOf } from '$lib/server/planAsked.js';
-import { bindsFor, planFor } from '$lib/server/planKept.js';
+import { bindsFor, planFor, simFor } from '$lib/server/planKept.js';
 import { view } from '$lib/server/threads/pool.js';
 
 /** What comes later comes as a value, a sentence where it does not come: the page is there already. */
@@ -23,7 +23,8 @@ export const load: PageServerLoad = async (event) => {
 		...frame,
 		...{ aim: asked.aim, anew: asked.anew },
 		plan: later(plan),
-		// After the plan, for it begins from it.
+		// After the plan, for they begin from it.
+		sim: later(plan.then(() => simFor(frame.state, asked))),
 		binds: later(plan.then((p) => (p.met < p.wants.length ? bindsFor(frame.state, asked) : [])))
 	};
 };

@@ -34,6 +34,7 @@
 			<Planned
 				plan={plan.value}
 				binds={data.binds}
+				sim={data.sim}
 				planned={data.planned}
 				garden={data.garden}
 				currency={data.garden.currency}

@@ -14,7 +14,7 @@
 	}
 	let { load, units }: Props = $props();
 	const minutes = $derived(load.places === null);
-	const what = $derived(load.places === null ? 'Your minutes' : load.places.join(' and '));
+	const what = $derived(load.places === null ? 'Your minutes' : load.places.join(', '));
 	/** Square metres or minutes; nothing is limited where nobody has said how much there is. */
 	const limited = $derived(load.weeks.every((w) => Number.isFinite(w.limit)));
 	const shown = (v: number) => (minutes ? Math.round(v) : Math.round(v / 100) / 100);

@@ -11,19 +11,22 @@
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { BindView, PlanView, Totals, WantPlanned } from '$lib/server/jointView.js';
 	import Lanes from './Lanes.svelte';
+	import type { SimView } from '$lib/server/simView.js';
 	import Loads from './Loads.svelte';
+	import Seasons from './Seasons.svelte';
 	import { AIM_WORDS, aimAddress, comparedTo, STAGE_WORDS } from './says.js';
 
 	interface Props {
 		plan: PlanView;
 		binds: Promise<{ value: BindView[] } | { sorry: string }>;
+		sim: Promise<{ value: SimView } | { sorry: string }>;
 		/** Batches that are planned and not struck. */
 		planned: number;
 		garden: { slug: string; today: string };
 		currency: string;
 		units: UnitChoice;
 	}
-	let { plan, binds, planned, garden, currency, units }: Props = $props();
+	let { plan, binds, sim, planned, garden, currency, units }: Props = $props();
 	const base = $derived(`/g/${garden.slug}`);
 	const next = $derived(plan.moves[0] ?? null);
 	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
@@ -139,7 +142,9 @@
 								<a href="{base}/wants/{w.id}"
 									><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
 								>
-								<span class="note block">{sayOdds(w.odds)} by {sayDate(w.due)}</span>
+								<span class="note block"
+									>{sayOdds(w.odds)} by {sayDate(w.due)}; usually {w.usually} stand{w.usually === 1 ? 's' : ''} then</span
+								>
 							</p>
 							<div>
 								{#if b}
@@ -158,6 +163,15 @@
 		{/await}
 	</section>
 {/if}
+
+<section class="mt-8" aria-labelledby="seasons">
+	<h2 id="seasons" class="border-b border-ink pb-1">As the seasons may go</h2>
+	{#await sim}
+		<p class="mt-2 text-faded" role="status">Growing it ten thousand times …</p>
+	{:then told}
+		{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>{:else}<Seasons sim={told.value} wants={plan.wants} />{/if}
+	{/await}
+</section>
 
 <section class="mt-8" aria-labelledby="loads">
 	<h2 id="loads" class="border-b border-ink pb-1">What it asks of your weeks and places</h2>

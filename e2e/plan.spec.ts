@@ -1,0 +1,109 @@
+/** The plan of all wants: made, taken, undone; one number on every screen; two people; what cannot be. */
+import type { Page } from '@playwright/test';
+import { expect, test } from './app.js';
+import type { PlanView } from '../src/lib/server/jointView.js';
+
+const planOf = async (base: string, query = ''): Promise<PlanView> =>
+	(await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
+const open = async (page: Page, base: string, query = '') => {
+	await page.goto(`${base}/plan${query}`);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/as surely as you ask/, { timeout: 40_000 });
+};
+
+test('a plan is made, says what holds the rest back, is taken and undone; Wants tells the same odds', async ({ app, page }) => {
+	test.setTimeout(120_000);
+	await open(page, app.demo);
+	const told = await planOf(app.demo);
+	expect(told.wants).toHaveLength(13);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(told.says);
+	// The first three moves stand first, the rest on request.
+	const moves = page.getByRole('region', { name: 'What to do, in order' });
+	await expect(moves.getByRole('listitem').first()).toContainText(told.moves[0]!.says);
+	await expect(moves.locator('ol > li')).toHaveCount(3);
+	await moves.getByRole('button', { name: /^Show all/ }).click();
+	await expect(moves.locator('ol > li')).toHaveCount(told.moves.length);
+	// What is short is told with what would help.
+	const short = told.wants.filter((w) => w.standing !== 'in hand');
+	expect(short.length).toBeGreaterThanOrEqual(2);
+	const held = page.getByRole('region', { name: 'What holds the rest back' });
+	await expect(held.locator(':scope > ul > li')).toHaveCount(short.length, { timeout: 60_000 });
+	await expect(held).toContainText(/Buy \d+, about/);
+	await expect(held).toContainText(/instead: then \d+ times in/);
+	// Nothing asks for more room or minutes than there is, unless what grows already does.
+	for (const load of told.loads)
+		for (const w of load.weeks) if (w.plan > 1e-6) expect(w.busy + w.plan).toBeLessThanOrEqual(w.limit * 1.000_01 + 1e-3);
+
+	await page.getByRole('button', { name: 'Take this plan' }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	await page.goto(`${app.demo}/wants`);
+	for (const w of told.wants.filter((x) => x.batches.length > 0)) {
+		const row = page.locator(`a[href$="/wants/${w.id}"]`);
+		const pieces =
+			w.batches.reduce((n, b) => n + b.pieces, 0) + w.growing.reduce((n, g) => n + (g.planned ? g.stages[0]!.count : 0), 0);
+		await expect(row).toContainText(`${pieces} planned`);
+		await expect(row).toContainText(w.standing);
+	}
+	const after = await planOf(app.demo);
+	for (const w of after.wants) {
+		const before = told.wants.find((x) => x.id === w.id)!;
+		// What was promised is what the want tells now, to the last digit.
+		expect(w.alone, w.name).toBeCloseTo(before.odds, 9);
+	}
+	expect(after.met).toBeGreaterThanOrEqual(told.met);
+	await page.goto(`${app.demo}/ledger`);
+	await page.getByRole('row').filter({ hasText: 'planned' }).first().getByRole('button', { name: /Undo/ }).click();
+	await expect(page.getByRole('row').filter({ hasText: 'undone' }).first()).toBeVisible();
+});
+
+test('two people take two plans: the second is told that someone was quicker, and nothing is half-saved', async ({
+	app,
+	page,
+	context
+}) => {
+	test.setTimeout(120_000);
+	await open(page, app.demo);
+	const other = await context.newPage();
+	await open(other, app.demo);
+	const count = async () => (await planOf(app.demo)).wants.reduce((n, w) => n + w.growing.length, 0);
+	// Some of it only, by the first.
+	await page.getByText('Take only some of it').click();
+	const boxes = page.getByRole('region', { name: 'What to do, in order' }).getByRole('checkbox');
+	const all = await boxes.count();
+	expect(all).toBeGreaterThan(2);
+	for (let i = 1; i < all; i++) await boxes.nth(i).uncheck();
+	await page.getByRole('button', { name: /^Take \d+ of its batches/ }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const between = await count();
+	await other.getByRole('button', { name: 'Take this plan' }).click();
+	await expect(other.getByRole('alert')).toContainText('since this plan was made');
+	expect(await count()).toBe(between);
+});
+
+test('other plans are compared with the usual one; what is only planned is open to change when it is asked for', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(150_000);
+	const usual = await planOf(app.demo);
+	for (const [name, aim] of [
+		['The fewest batches', 'few'],
+		['The least work', 'work']
+	] as const) {
+		await open(page, app.demo, `?aim=${aim}`);
+		await expect(page.getByText(/^Against the usual plan: |^It is the same as the usual plan/)).toBeVisible();
+		await expect(page.locator('section').filter({ hasText: 'Other plans' }).getByText(name)).toBeVisible();
+		const told = await planOf(app.demo, `?aim=${aim}`);
+		if (aim === 'few') expect(told.totals.batches).toBeLessThanOrEqual(usual.totals.batches);
+	}
+	await page.getByRole('link', { name: /Plan anew/ }).click();
+	await expect(page.getByText('Here all that is only planned is open to change')).toBeVisible({ timeout: 40_000 });
+	// Nonsense in the address is the usual plan; nonsense in a form is refused.
+	expect((await planOf(app.demo, '?aim=nonsense&anew=7')).aim).toBe('usual');
+	for (const batches of ['', '[]', '{"a":1}', '[{"want":"x"}]', JSON.stringify(Array(500).fill({}))]) {
+		const body = new URLSearchParams({ batches, beside: '{}', entry_id: crypto.randomUUID() });
+		const headers = { origin: new URL(app.demo).origin, accept: 'application/json', 'x-sveltekit-action': 'true' };
+		const r = await fetch(`${app.demo}/plan?/take`, { method: 'POST', body, headers });
+		const said = (await r.json()) as { type: string };
+		expect(said.type).toBe('failure');
+	}
+});

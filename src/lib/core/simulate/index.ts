@@ -1,0 +1,3 @@
+export * from './simulate.js';
+export * from './types.js';
+export * from './fromPlan.js';
