@@ -19,6 +19,7 @@ import { fillGarden } from '../bench/fillGarden.js';
 import { benchBench } from '../bench/atBench.js';
 import { benchVitals } from '../bench/vitals.js';
 import { benchGround } from '../bench/ground.js';
+import { benchJoint } from '../bench/joint.js';
 import { benchShelter } from '../bench/shelter.js';
 import { benchSeason } from '../bench/season.js';
 

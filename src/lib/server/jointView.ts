@@ -12,15 +12,17 @@ import type { JointAsk } from './jointRequest.js';
 import { relaxer, solver } from './solver.js';
 import type * as state from './store/state.js';
 import { wayLabel } from './windows.js';
-import { isoOf } from '$lib/core/dates.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
-import { bindsOf, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { Bound, Change, JointWant, Part, Pattern, Solved } from '$lib/core/joint/index.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
+import type { Bound, Change, Clash, JointWant, Part, Pattern, Solved, Solvers } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { sayBinds, sayChange, sayMet, sayMove } from '$lib/core/joint/words.js';
-import type { ChangeSaid } from '$lib/core/joint/words.js';
+import { sayBinds, sayChange, sayClash, sayMet, sayMove } from '$lib/core/joint/words.js';
+import type { ChangeSaid, ClashSaid } from '$lib/core/joint/words.js';
+import { ok } from '$lib/core/result.js';
+import type { Result } from '$lib/core/result.js';
 import { blankBatch, inHand } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { effortOf } from '$lib/core/plan/effort.js';
@@ -81,11 +83,11 @@ async function solved(garden: Garden, aim: Aim, anew: boolean): Promise<Joint> {
 	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
 	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
 	const exact: Joint['exact'] = (want, _, x) => atLeast(stands(want, x), want.target);
-	const solvers = { whole: await solver(MASTER), relaxed: await relaxer() };
-	const found = solveJoint(request, solvers, (w, x) => exact(request.wants[w]!, w, x));
+	const found = solveJoint(request, await solversOf(), (w, x) => exact(request.wants[w]!, w, x));
 	return { ask, solved: found, exact, already, stands };
 }
 /** HiGHS ends on its count of branches in nearly all gardens; the seconds are for the few in which it does not. */
+const solversOf = async (): Promise<Solvers> => ({ whole: await solver(MASTER), relaxed: await relaxer() });
 const MASTER = { seconds: 6, gap: 0.005, nodes: 300 };
 
 export interface PlanView {
@@ -99,6 +101,8 @@ export interface PlanView {
 	totals: Totals;
 	/** The same of the usual plan, where another was asked for. */
 	usual: Totals | null;
+	/** What a plan changed by hand asks too much of. */
+	clashes: string[];
 	/** Wants that are left out, and why. */
 	left: { name: string; why: 'met' | 'due' | 'far' }[];
 	figures: { candidates: number; patterns: number; gap: number };
@@ -151,6 +155,8 @@ export interface BatchPlanned {
 	last: string;
 	pieces: number;
 	inBest: boolean;
+	/** Moved or held by hand. */
+	pinned: boolean;
 	/** Where it is on its way: each stage from a day with so many, standing somewhere. */
 	stages: { to: string; from: string; until: string; count: number; container: string; containers: number; place: string }[];
 }
@@ -175,7 +181,59 @@ export interface LoadView {
 export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView> {
 	const joint = await jointOf(slug, aim, anew);
 	const usual = aim === 'usual' ? null : totalsOf((await jointOf(slug, 'usual', anew)).solved);
-	const { ask, solved } = joint;
+	return shown({ aim, anew }, joint, joint.solved, usual, []);
+}
+
+export interface HandAsked extends PlanAsked {
+	batches: { want: string; way: string; stock: string; on: string; pieces: number; pinned: boolean }[];
+	/** Those that are pinned stay, all else is looked for anew. */
+	resolve: boolean;
+}
+
+/** The plan changed by hand: as it was told, or with the rest found anew around it. */
+export async function handView({ slug, aim, anew, batches, resolve }: HandAsked): Promise<Result<PlanView>> {
+	const joint = await jointOf(slug, aim, anew);
+	const all = batches.map((b) => ({
+		...{ wantId: b.want, wayId: b.way, sourceId: b.stock, on: dayNumber(b.on), pieces: b.pieces, pinned: b.pinned }
+	}));
+	const told = byHand(joint.solved.p, all, (w, x) => joint.exact(joint.ask.request.wants[w]!, w, x));
+	if (!told.ok) return told;
+	const usual = totalsOf(joint.solved);
+	if (!resolve) {
+		const clashes = told.value.clashes.map((c) => clashSaid(joint.ask, c));
+		return ok(shown({ aim, anew }, joint, told.value.solved, usual, clashes));
+	}
+	const rules = { pinned: all.filter((b) => b.pinned) };
+	const request = { ...joint.ask.request, rules };
+	const again = solveJoint(request, await solversOf(), (w, x) => joint.exact(request.wants[w]!, w, x));
+	return ok(shown({ aim, anew }, joint, again, usual, []));
+}
+
+function clashSaid({ m, snapshot }: JointAsk, c: Clash): string {
+	const on = isoOf(c.day);
+	const said: ClashSaid =
+		c.of === 'minutes'
+			? { of: 'minutes', on, over: c.over }
+			: c.of === 'stock'
+				? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
+				: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
+	return sayClash(said, m.garden.units);
+}
+
+function plantName(m: Model, snapshot: JointAsk['snapshot'], id: string | null): string {
+	const stock = snapshot.stocks.find((s) => s.id === id);
+	const kind = stock && m.kinds.get(stock.kind_id);
+	return stock && kind ? withLabel(kind, stock.label) : 'a plant';
+}
+
+function shown(
+	{ aim, anew }: Pick<PlanAsked, 'aim' | 'anew'>,
+	joint: Joint,
+	solved: Solved,
+	usual: Totals | null,
+	clashes: string[]
+): PlanView {
+	const { ask } = joint;
 	const { m, request, snapshot, left } = ask;
 	const told = tell(solved.p, solved);
 	const placeName = new Map(m.places.map((p) => [p.id, p.name]));
@@ -200,7 +258,7 @@ export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView
 					...{ kindId: kind.id, wayId: b.wayId, way: wayLabel(kind, profile), stockId: b.sourceId },
 					piece: handbook().ways.get(profile.way)!.piece as [string, string],
 					stock: stock.label || (placeName.get(stock.place_id ?? '') ?? ''),
-					...{ on: isoOf(b.on), last: isoOf(lastOf(solved, i, b)), pieces: b.pieces, inBest: b.inBest },
+					...{ on: isoOf(b.on), last: isoOf(lastOf(solved, i, b)), pieces: b.pieces, inBest: b.inBest, pinned: b.pinned },
 					stages: b.needs.map((n, k) => ({
 						...{ to: n.to, from: isoOf(n.from), until: isoOf(n.until), count: Math.round(n.entering) },
 						...{ container: n.container, containers: n.containers, place: placeName.get(b.rooms[k] ?? '') ?? '' }
@@ -220,7 +278,7 @@ export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView
 		.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.want < b.want ? -1 : 1));
 	const met = wants.filter((w) => w.standing === 'in hand').length;
 	return {
-		...{ aim, anew, met, wants, moves, usual, totals: totalsOf(solved) },
+		...{ aim, anew, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
 		says: sayMet(met, wants.length),
 		loads: loadsShown(told.loads, placeName, m.today),
 		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),

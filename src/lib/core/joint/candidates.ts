@@ -87,6 +87,13 @@ export class Field {
 		return this.r.kinds.get(kindId)!.season.openings(way.window, this.r.today, to);
 	}
 
+	/** The opening that a day lies in; out of season the day itself, no part of which is the best. */
+	windowOn(kindId: string, way: WayProfile, on: DayNumber): Opening {
+		const { season } = this.r.kinds.get(kindId)!;
+		const open = season.openings(way.window, on, on).find((o) => o.opens <= on && on <= o.closes);
+		return open ?? { opens: on, closes: on, bestFrom: on + 1, bestTo: on };
+	}
+
 	/** One batch, worked out once; null where none of it can be in time. */
 	candidate(want: JointWant, source: Source, way: WayProfile, on: DayNumber, window: Opening): Candidate | null {
 		const name = `${want.id} ${source.id} ${way.id} ${on}`;

@@ -71,7 +71,7 @@ export function master(of: Choosing, incumbent: readonly (Pattern | null)[], { w
 	return { chosen, bound, proven: solved.proven };
 }
 
-const emptyIn = (pool: readonly Pattern[]): Pattern => pool.find((p) => p.parts.length === 0)!;
+const emptyIn = (pool: readonly Pattern[]): Pattern => pool.find((p) => p.empty)!;
 const emptyCost = (of: Choosing): number => of.pools.reduce((sum, pool) => sum + emptyIn(pool).cost, 0);
 
 function priceOf(p: Pattern, prices: ReadonlyMap<number, number>): number {
@@ -104,7 +104,7 @@ interface Columns {
 
 /** Only rows that could be overfilled are written: the rest hold whatever is chosen. */
 function programmeOf(of: Choosing, active: readonly ReadonlySet<Pattern>[]): Columns {
-	const columns = active.flatMap((set) => [...set].filter((p) => p.parts.length > 0));
+	const columns = active.flatMap((set) => [...set].filter((p) => !p.empty));
 	const could = new Float64Array(of.limits.length);
 	for (const set of active) {
 		const most = new Map<number, number>();

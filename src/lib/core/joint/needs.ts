@@ -40,8 +40,9 @@ export class Rows {
 	readonly sets: readonly RoomSet[];
 	/** What there is, less what grows already: by row. */
 	readonly limits: Float64Array;
-	/** What grows already asks for. */
+	/** What grows already asks for, and what was pinned. */
 	readonly busy: Float64Array;
+	readonly held: Float64Array;
 	private readonly stockRow = new Map<string, number>();
 	private readonly stockDays: DayNumber[][] = [];
 
@@ -68,6 +69,7 @@ export class Rows {
 		}
 		this.limits = new Float64Array(rows);
 		this.busy = new Float64Array(rows);
+		this.held = new Float64Array(rows);
 		for (let w = 0; w < this.weeks; w++) {
 			// In weeks away a neighbour waters; only nothing is struck in them (candidates.ts).
 			this.limits[w] = r.minutesPerWeek;
@@ -111,6 +113,14 @@ export class Rows {
 	roomRow = (set: number, w: number): number => this.weeks * (1 + set) + w;
 	weekOf = (day: DayNumber): number => Math.max(0, Math.floor((day - this.r.today) / WEEK));
 	dayOf = (week: number): DayNumber => this.r.today + week * WEEK;
+
+	/** Takes room, minutes and stock for what is to be, whatever else is; what there is too little of is all gone then. */
+	hold({ rows, amounts }: Asks): void {
+		rows.forEach((row, i) => {
+			this.held[row]! += amounts[i]!;
+			this.limits[row] = Math.max(0, this.limits[row]! - amounts[i]!);
+		});
+	}
 
 	private readonly rests = new Map<string, readonly Span[]>();
 	restsOf(kindId: string): readonly Span[] {

@@ -5,6 +5,7 @@
  */
 import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
+import { atLeast } from '../odds/strike.js';
 import { JOINT } from './judged.js';
 import type { Asks, Rows } from './needs.js';
 import { Tail } from './tail.js';
@@ -17,7 +18,10 @@ export interface Part {
 
 export interface Pattern {
 	want: number;
+	/** What was pinned among them. */
 	parts: readonly Part[];
+	/** Nothing beside what was pinned. */
+	empty: boolean;
 	/** Chance of the target on the sample. */
 	odds: number;
 	/** Work and money with set-ups, and what it is short, in money. */
@@ -43,13 +47,16 @@ const LEVELS = 16;
 export class Odds {
 	private readonly level: Uint8Array;
 	private readonly missing: number[];
+	/** Chance with nothing new but what was pinned. */
 	readonly alone: number;
 	private readonly tails: Tail[];
 
 	constructor(
 		readonly want: JointWant,
 		private readonly field: Field,
-		tails: Map<number, Tail>
+		tails: Map<number, Tail>,
+		/** Batches that are to be, whatever else is. */
+		readonly fixed: readonly Part[] = []
 	) {
 		const size = field.sample.size;
 		this.level = new Uint8Array(size);
@@ -62,7 +69,7 @@ export class Odds {
 			if (!tail) tails.set(t, (tail = new Tail(t)));
 			return tail;
 		});
-		this.alone = this.missing.reduce((n, t) => n + (t === 0 ? 1 : 0), 0) / this.missing.length;
+		this.alone = this.all(fixed);
 	}
 
 	/** Plants still missing, usually. */
@@ -70,9 +77,13 @@ export class Odds {
 		return this.missing.reduce((a, b) => a + b, 0) / this.missing.length;
 	}
 
-	of(parts: readonly Part[]): number {
+	/** Of some parts beside what was pinned. */
+	of = (parts: readonly Part[]): number => this.all(this.fixed.length ? [...this.fixed, ...parts] : parts);
+
+	/** Of these parts and no others. */
+	all(parts: readonly Part[]): number {
 		const n = parts.reduce((sum, p) => sum + p.n, 0);
-		if (n === 0) return this.alone;
+		if (n === 0) return atLeast(this.want.already, this.want.target);
 		const size = this.field.sample.size;
 		let sum = 0;
 		for (let s = 0; s < size; s++) {
@@ -84,7 +95,8 @@ export class Odds {
 	}
 
 	/** Share of what is missing that usually comes of it. */
-	part(parts: readonly Part[]): number {
+	part(more: readonly Part[]): number {
+		const parts = [...this.fixed, ...more];
 		const size = this.field.sample.size;
 		let sum = 0;
 		for (let s = 0; s < size; s++) {
@@ -144,11 +156,16 @@ export interface PatternsOf {
 	worth: number;
 }
 
+/** Chances are told to the nearest hundredth: what would be told as kept is kept. */
+const NEARLY = 0.005;
+
 /** All that is looked at for one want, the empty one first. */
 export function patternsOf(p: PatternsOf): Pattern[] {
 	const found = new Map<string, Pattern>();
 	const add = (parts: readonly Part[]) => {
 		const used = parts.filter((x) => x.n > 0);
+		// What was pinned is as it is: no second batch of the same day, plant and way.
+		if (used.some((x) => p.odds.fixed.some((f) => f.c === x.c))) return;
 		const key = used
 			.map((x) => `${x.c.name}*${x.n}`)
 			.sort()
@@ -156,7 +173,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 		if (!found.has(key)) found.set(key, patternOf(p, used, key));
 	};
 	add([]);
-	if (p.odds.alone >= p.confidence) return [...found.values()];
+	if (p.odds.alone >= p.confidence - NEARLY) return [...found.values()];
 	const sure = singles(p, add);
 	pairs(p, sure, add);
 	flushes(p, add);
@@ -175,7 +192,16 @@ export function patternOf(
 		0
 	);
 	const chance = odds.of(parts);
-	return { want: at, parts, odds: chance, work, cost: work + shortOf(odds, parts, chance, confidence, worth), asks, key };
+	return {
+		want: at,
+		parts: [...odds.fixed, ...parts],
+		empty: parts.length === 0,
+		odds: chance,
+		work,
+		cost: work + shortOf(odds, parts, chance, confidence, worth),
+		asks,
+		key
+	};
 }
 
 /** What a want that falls short is worth avoiding: most of it for being less sure than asked, some for plants that are not there. */

@@ -8,8 +8,8 @@ import { JOINT } from './judged.js';
 import { master } from './master.js';
 import type { Solvers } from './master.js';
 import { Rows } from './needs.js';
-import { Odds, patternOf, patternsOf } from './patterns.js';
-import type { Pattern, PatternsOf } from './patterns.js';
+import { Odds, patternsOf } from './patterns.js';
+import type { Part, Pattern, PatternsOf } from './patterns.js';
 import { roomIn } from './rooms.js';
 import { Sample } from './sample.js';
 import type { Tail } from './tail.js';
@@ -40,8 +40,14 @@ export function prepareJoint(r: JointRequest, known?: Field): Prepared {
 	const field = known ?? new Field(r, new Sample(SEASONS, r.seed, r.rho));
 	const candidates = r.wants.map((w) => [...field.candidatesOf(w)]);
 	const tails = new Map<number, Tail>();
-	const odds = r.wants.map((w) => new Odds(w, field, tails));
-	const rows = rowsOf(r, candidates);
+	const fixed = r.wants.map((w) => pinnedFor(r, field, w));
+	const odds = r.wants.map((w, i) => new Odds(w, field, tails, fixed[i]));
+	const rows = rowsOf(
+		r,
+		candidates.map((list, i) => [...list, ...fixed[i]!.map((x) => x.c)])
+	);
+	// What was pinned takes its room first, even where there is too little.
+	for (const { c, n } of fixed.flat()) rows.hold(field.asksOf(rows, c, n));
 	const worth = r.wants.map((w, i) => worthOf(w, odds[i]!, candidates[i]!));
 	const p: Prepared = { r, field, rows, odds, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
 	p.pools = r.wants.map((_, at) => poolOf(p, at));
@@ -75,33 +81,25 @@ export const patternsFor = (p: Prepared, at: number): PatternsOf => ({
 	at,
 	want: p.r.wants[at]!,
 	odds: p.odds[at]!,
-	candidates: p.candidates[at]!,
+	candidates: p.candidates[at]!.filter((c) => !p.odds[at]!.fixed.some((x) => x.c === c)),
 	confidence: Math.min(MOST_SURE, p.r.wants[at]!.confidence + p.r.weights.surer + p.margins[at]!),
 	worth: p.worth[at]!
 });
 const MOST_SURE = 0.995;
 
-export function poolOf(p: Prepared, at: number): Pattern[] {
-	const pinned = p.r.rules?.pinned?.filter((x) => x.wantId === p.r.wants[at]!.id) ?? [];
-	const pool = pinned.length ? withPinned(p, at) : patternsOf(patternsFor(p, at));
-	return pool.sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
-}
+export const poolOf = (p: Prepared, at: number): Pattern[] =>
+	patternsOf(patternsFor(p, at)).sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
 
-/** What was pinned is in every pattern of its want. */
-function withPinned(p: Prepared, at: number): Pattern[] {
-	const want = p.r.wants[at]!;
-	const fixed = (p.r.rules?.pinned ?? []).flatMap((x) => {
-		if (x.wantId !== want.id) return [];
-		const source = p.r.sources.find((s) => s.id === x.sourceId);
-		const way = p.r.kinds.get(want.kindId)?.kind.ways.find((w) => w.id === x.wayId);
-		const open = { opens: x.on, closes: x.on, bestFrom: x.on, bestTo: x.on };
-		const c = source && way && p.field.candidate(want, source, way, x.on, open);
+/** What was pinned for a want: obeyed, in season or not. What can't be at all (a plant that has gone) is left out. */
+function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
+	return (r.rules?.pinned ?? []).flatMap((x) => {
+		const source = r.sources.find((s) => s.id === x.sourceId);
+		const way = r.kinds.get(want.kindId)?.kind.ways.find((w) => w.id === x.wayId);
+		const c =
+			x.wantId === want.id && source && way
+				? field.candidate(want, source, way, x.on, field.windowOn(want.kindId, way, x.on))
+				: null;
 		return c ? [{ c, n: x.pieces }] : [];
-	});
-	const of = patternsFor(p, at);
-	return patternsOf(of).map((x) => {
-		const parts = [...fixed, ...x.parts];
-		return patternOf(of, parts, parts.map((y) => `${y.c.name}*${y.n}`).join(' + '));
 	});
 }
 
@@ -138,7 +136,7 @@ export function choose(p: Prepared, solvers: Solvers | null, start?: readonly Pa
 }
 
 const whole = (p: Prepared, chosen: readonly (Pattern | null)[]): Pattern[] =>
-	chosen.map((x, w) => x ?? p.pools[w]!.find((y) => y.parts.length === 0) ?? p.pools[w]![0]!);
+	chosen.map((x, w) => x ?? p.pools[w]!.find((y) => y.empty) ?? p.pools[w]![0]!);
 
 export const costOf = (chosen: readonly Pattern[]): number => chosen.reduce((sum, x) => sum + x.cost, 0);
 
@@ -172,6 +170,7 @@ function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
 				on: c.on,
 				pieces: n,
 				inBest: c.inBest,
+				pinned: p.odds[w]!.fixed.some((y) => y.c === c && y.n === n),
 				needs: effort.stages,
 				rooms: effort.stages.map((need) => firstRoom(p, p.rows.setOf(stages, need)))
 			},
@@ -197,7 +196,7 @@ function loadsOf(p: Prepared, chosen: readonly Pattern[]): Load[] {
 		Array.from({ length: p.rows.weeks }, (_, w) => ({
 			from: p.rows.dayOf(w),
 			busy: p.rows.busy[row(w)]!,
-			plan: loads[row(w)]!,
+			plan: loads[row(w)]! + p.rows.held[row(w)]!,
 			limit: limit(w)
 		}));
 	return [
@@ -231,7 +230,7 @@ export function lastDayOf(found: Pick<Found, 'chosen'> & { p: Prepared }, at: nu
 		(c) => c.source === part.c.source && c.way === part.c.way && c.on > part.c.on && c.most >= part.n
 	).sort((a, b) => a.on - b.on);
 	for (const c of later) {
-		const odds = p.odds[at]!.of(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
+		const odds = p.odds[at]!.all(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
 		if (odds < asked) break;
 		last = c.on;
 	}

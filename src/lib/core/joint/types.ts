@@ -115,7 +115,7 @@ export interface Load {
 
 export interface PlannedFor {
 	wantId: string;
-	batches: (PlannedBatch & { inBest: boolean; needs: StageNeed[]; rooms: (string | null)[] })[];
+	batches: (PlannedBatch & { inBest: boolean; pinned: boolean; needs: StageNeed[]; rooms: (string | null)[] })[];
 	/** By the sample; the exact odds are the want's own (plan/wantOdds.ts). */
 	sampled: number;
 	/** Odds with nothing new. */

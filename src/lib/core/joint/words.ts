@@ -82,3 +82,20 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 			return `Buy ${c.plants}, about ${sayMoney(c.cost, currency)}.`;
 	}
 }
+
+export type ClashSaid =
+	| { of: 'minutes'; on: IsoDate; over: number }
+	| { of: 'room'; places: readonly string[]; on: IsoDate; overCm2: number }
+	| { of: 'stock'; plant: string; on: IsoDate };
+
+/** Where a plan changed by hand asks for more than there is. */
+export function sayClash(c: ClashSaid, units: UnitChoice): string {
+	switch (c.of) {
+		case 'minutes':
+			return `In the week of ${sayDate(c.on)} it asks for ${sayMinutes(Math.max(1, c.over))} more than you give.`;
+		case 'room':
+			return `In the week of ${sayDate(c.on)} ${sayArea(Math.max(100, c.overCm2) / 10_000, units)} is missing in ${c.places.length === 1 ? c.places[0]! : `${c.places.slice(0, -1).join(', ')} and ${c.places.at(-1)!} together`}.`;
+		case 'stock':
+			return `Around ${sayDate(c.on)} ${c.plant} is asked for more than it can give.`;
+	}
+}

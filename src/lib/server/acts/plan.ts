@@ -4,26 +4,15 @@ import { z } from 'zod';
 import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, refused } from '../forms.js';
+import { batchAsked, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
-import { dayNumber, isIsoDate } from '$lib/core/dates.js';
+import { dayNumber } from '$lib/core/dates.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
 
-/** More batches are no home's plan. */
-const MOST_TAKEN = 400;
 const taken = z
-	.array(
-		z.strictObject({
-			want: z.uuid(),
-			kind: z.string().max(60),
-			way: z.string().max(60),
-			stock: z.uuid(),
-			on: z.string().refine(isIsoDate),
-			pieces: z.number().int().min(1).max(5000)
-		})
-	)
+	.array(batchAsked.extend({ kind: z.string().max(60) }))
 	.min(1)
-	.max(MOST_TAKEN);
-
+	.max(MOST_BATCHES);
 /** Batches that each want had when the plan was made. */
 const besides = z.record(z.uuid(), z.number().int().min(0));
 

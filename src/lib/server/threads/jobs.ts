@@ -4,8 +4,8 @@ import { parseBody } from '../api.js';
 import { gardenHeadOr404 } from '../forms.js';
 import type { FillRequest } from '../groundSchema.js';
 import type { GrowRequest } from '../growSchema.js';
-import { bindsView, planView } from '../jointView.js';
-import type { PlanAsked } from '../jointView.js';
+import { bindsView, handView, planView } from '../jointView.js';
+import type { HandAsked, PlanAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { simView } from '../simView.js';
 import { solver } from '../solver.js';
@@ -41,6 +41,7 @@ export const JOBS = {
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
 	fill: async (q: FillRequest) => fillOutline(q),
 	plan: async (a: PlanAsked) => planView(a),
+	planHand: async (a: HandAsked) => handView(a),
 	planSim: async (a: PlanAsked) => simView(a),
 	planBinds: async (a: PlanAsked) => bindsView(a),
 	bedSheet: async (sheet: BedSheet) => new Uint8Array(await bedSheetPdf(sheet)),

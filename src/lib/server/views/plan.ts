@@ -9,7 +9,7 @@ export async function planFrameView({ params }: Ask) {
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
 	const planned = snapshot.living.filter((b) => b.status === 'planned').length;
 	return {
-		state: stateOf(m, snapshot),
+		...{ name: garden.data.name, today: garden.today, state: stateOf(m, snapshot) },
 		wants: snapshot.wants.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id)).length,
 		planned,
 		minutesPerWeek: garden.data.minutes_per_week

@@ -3,6 +3,7 @@
 	 * Each want a lane along the years: its batches as bodies whose width is how many there usually are, stage by stage, so
 	 * that losses are seen; at the right end how sure it is.
 	 */
+	import type { Snippet } from 'svelte';
 	import { scaleLinear } from 'd3-scale';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { tone } from '$lib/ui/tones.js';
@@ -10,13 +11,39 @@
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { monthsOf } from '$lib/ui/strip.js';
 	import type { Growing, WantPlanned } from '$lib/server/jointView.js';
+	import { keyOf } from './says.js';
 
 	interface Props {
 		wants: readonly WantPlanned[];
 		today: string;
 		base: string;
+		/** The batch in hand, by its key; null for none. */
+		picked: string | null;
+		onpick: (want: string, key: string) => void;
+		/** Dragged to another day. */
+		onmove: (want: string, key: string, on: string) => void;
+		/** What stands below the lane of the batch in hand. */
+		editor: Snippet;
 	}
-	let { wants, today, base }: Props = $props();
+	let { wants, today, base, picked, onpick, onmove, editor }: Props = $props();
+
+	/** A body under the finger: so many days from where it stood. */
+	let drag = $state<{ key: string; from: number; days: number } | null>(null);
+	const moved = (b: Body) => (drag?.key === b.key ? x(first + drag.days) - x(first) : 0);
+	function down(e: PointerEvent, b: Body) {
+		if (!b.planned || e.button !== 0 || e.pointerType === 'touch') return;
+		(e.currentTarget as Element).setPointerCapture(e.pointerId);
+		drag = { key: b.key, from: e.clientX, days: 0 };
+	}
+	function move(e: PointerEvent) {
+		if (drag) drag = { ...drag, days: Math.round(((e.clientX - drag.from) / width) * (last - first)) };
+	}
+	function up(w: WantPlanned, b: Body) {
+		const days = drag?.key === b.key ? drag.days : 0;
+		drag = null;
+		if (days !== 0) onmove(w.id, b.key, isoOf(Math.max(first, dayNumber(b.stages[0]!.from) + days)));
+		else onpick(w.id, b.key);
+	}
 
 	let width = $state(640);
 	/** A body at its widest, and the line of figures above it. */
@@ -47,7 +74,7 @@
 	/** What grows already first, then what the plan adds. */
 	const bodies = (w: WantPlanned): Body[] => [
 		...w.growing.map((g) => ({ key: g.id, planned: false, stages: g.stages })),
-		...w.batches.map((b) => ({ key: b.on + b.wayId + b.stockId, planned: true, stages: b.stages }))
+		...w.batches.map((b) => ({ key: keyOf(b), planned: true, stages: b.stages }))
 	];
 	const most = (w: WantPlanned) => Math.max(w.target, 1, ...bodies(w).map((b) => b.stages[0]?.count ?? 0));
 
@@ -116,11 +143,18 @@
 							{@const scale = BODY / most(w)}
 							{@const begin = b.stages[0]!}
 							{@const end = b.stages.at(-1)!}
+							<!-- The mouse's way; the buttons below the lane are everyone's. -->
 							<polygon
 								points={outline(b, scale, middle)}
+								transform="translate({moved(b)} 0)"
 								fill={b.planned ? tone('leaf') : tone('pane')}
-								stroke={tone('leaf')}
-								stroke-width="1"
+								stroke={`${w.id} ${b.key}` === picked ? tone('catkin') : tone('leaf')}
+								stroke-width={`${w.id} ${b.key}` === picked ? 3 : 1}
+								class={b.planned ? 'cursor-ew-resize' : ''}
+								onpointerdown={(e) => down(e, b)}
+								onpointermove={move}
+								onpointerup={() => b.planned && drag && up(w, b)}
+								role="presentation"
 							/>
 							{#each b.stages.slice(1) as s, i (i)}
 								<line
@@ -156,10 +190,25 @@
 						/>
 					</svg>
 				</div>
-				<div class="text-right sm:text-left">
+				<div class="order-2 text-right sm:order-none sm:text-left">
 					<p class="font-head text-lg leading-tight font-semibold">{sayOdds(w.odds)}</p>
 					<StandingMark word={w.standing} />
 				</div>
+				{#if w.batches.length}
+					<div class="order-4 col-span-2 flex flex-wrap gap-x-4 sm:order-none sm:col-span-3">
+						{#each w.batches as b (keyOf(b))}
+							<button
+								type="button"
+								class="note min-h-11 cursor-pointer underline underline-offset-4"
+								aria-expanded={picked === `${w.id} ${keyOf(b)}`}
+								onclick={() => onpick(w.id, keyOf(b))}>{b.pinned ? 'By hand: ' : ''}{b.pieces} on {sayDate(b.on)}: change</button
+							>
+						{/each}
+					</div>
+					{#if w.batches.some((b) => `${w.id} ${keyOf(b)}` === picked)}
+						<div class="order-5 col-span-2 sm:order-none sm:col-span-3">{@render editor()}</div>
+					{/if}
+				{/if}
 			</li>
 		{/each}
 	</ul>

@@ -14,7 +14,8 @@
 	import type { SimView } from '$lib/server/simView.js';
 	import Loads from './Loads.svelte';
 	import Seasons from './Seasons.svelte';
-	import { AIM_WORDS, aimAddress, comparedTo, STAGE_WORDS } from './says.js';
+	import ByHand from './ByHand.svelte';
+	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
 
 	interface Props {
 		plan: PlanView;
@@ -26,7 +27,63 @@
 		currency: string;
 		units: UnitChoice;
 	}
-	let { plan, binds, sim, planned, garden, currency, units }: Props = $props();
+	let { plan: made, binds, sim, planned, garden, currency, units }: Props = $props();
+
+	/** The plan as it was changed by hand; null while it is as it was made. */
+	let hand = $state<PlanView | null>(null);
+	const plan = $derived(hand ?? made);
+	let picked = $state<string | null>(null);
+	let busy = $state(false);
+	let refused = $state('');
+	type Asked = { want: string; way: string; stock: string; on: string; pieces: number; pinned: boolean };
+	const asAsked = (of: PlanView): Asked[] =>
+		of.wants.flatMap((w) =>
+			w.batches.map((b) => ({ want: w.id, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces, pinned: b.pinned }))
+		);
+	async function ask(batches: Asked[], resolve: boolean) {
+		busy = true;
+		refused = '';
+		try {
+			const response = await fetch(`${base}/plan/try.json`, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ aim: made.aim, anew: made.anew, batches, resolve })
+			});
+			const told = (await response.json()) as PlanView | { error: { sentence: string } } | { message: string };
+			if ('error' in told) refused = told.error.sentence;
+			else if ('message' in told) refused = told.message;
+			else {
+				const pins = new Set(batches.filter((b) => b.pinned).map((b) => `${b.want} ${b.on} ${b.way} ${b.stock}`));
+				hand = {
+					...told,
+					wants: told.wants.map((w) => ({
+						...w,
+						batches: w.batches.map((b) => ({ ...b, pinned: pins.has(`${w.id} ${b.on} ${b.wayId} ${b.stockId}`) }))
+					}))
+				};
+				picked = null;
+			}
+		} catch {
+			refused = 'The app does not answer. The plan is as it was: try again in a moment.';
+		}
+		busy = false;
+	}
+	const change = (want: string, key: string, to: { on: string; pieces: number } | null) =>
+		ask(
+			asAsked(plan).flatMap((b): Asked[] => {
+				if (b.want !== want || keyOf({ on: b.on, wayId: b.way, stockId: b.stock }) !== key) return [b];
+				return to ? [{ ...b, ...to, pinned: true }] : [];
+			}),
+			false
+		);
+	const inHand = $derived.by(() => {
+		for (const w of plan.wants) for (const b of w.batches) if (`${w.id} ${keyOf(b)}` === picked) return { want: w, batch: b };
+		return null;
+	});
+	function move(want: string, key: string, on: string) {
+		const batch = plan.wants.find((w) => w.id === want)?.batches.find((b) => keyOf(b) === key);
+		if (batch) void change(want, key, { on, pieces: batch.pieces });
+	}
 	const base = $derived(`/g/${garden.slug}`);
 	const next = $derived(plan.moves[0] ?? null);
 	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
@@ -57,7 +114,7 @@
 	{#if next}Next: {next.says}{:else if plan.wants.length}Nothing new needs striking.{/if}
 	{#if plan.totals.batches}<span class="text-faded">In all {totals(plan.totals)}.</span>{/if}
 </p>
-{#if plan.usual}
+{#if plan.usual && plan.aim !== 'usual'}
 	<p class="mt-1 max-w-prose text-lg">{comparedTo(plan.totals, plan.usual, currency)}</p>
 {/if}
 
@@ -111,10 +168,48 @@
 <section class="mt-8" aria-labelledby="wants">
 	<h2 id="wants">Each want, through the seasons</h2>
 	<p class="note mb-2">
-		A body is a batch: as wide as it has pieces, stage by stage; green what the plan adds, pale what there is already. The broken
-		line is the day you want them.
+		A body is a batch: as wide as it has pieces, stage by stage; green what the plan adds, pale what there is already. Drag a
+		green one to another day, or change it below its lane. The broken line is the day you want them.
 	</p>
-	<Lanes wants={plan.wants} today={garden.today} {base} />
+	{#if hand || refused}
+		<div class="my-2 border-l-4 border-catkin bg-pane p-3" role="status">
+			{#if refused}<p class="text-madder">{refused}</p>{/if}
+			{#if hand}
+				<p class="font-semibold">
+					As you have changed it. {hand.says}
+				</p>
+				{#each hand.clashes as clash (clash)}<p class="text-madder">{clash}</p>{/each}
+				<div class="mt-2 flex flex-wrap gap-3">
+					<Act disabled={busy} onclick={() => ask(asAsked(plan), true)}
+						>{busy ? 'Working it out …' : 'Plan the rest around it'}</Act
+					>
+					<Act disabled={busy} onclick={() => ((hand = null), (refused = ''))}>Back to the plan as it was made</Act>
+				</div>
+			{/if}
+		</div>
+	{/if}
+	<Lanes
+		wants={plan.wants}
+		today={garden.today}
+		{base}
+		{picked}
+		onpick={(want, key) => (picked = picked === `${want} ${key}` ? null : `${want} ${key}`)}
+		onmove={move}
+	>
+		{#snippet editor()}
+			{#if inHand}
+				{@const { want, batch } = inHand}
+				<ByHand
+					{batch}
+					name={want.name}
+					{busy}
+					ontry={(on, pieces) => change(want.id, keyOf(batch), { on, pieces })}
+					onleave={() => change(want.id, keyOf(batch), null)}
+					onclose={() => (picked = null)}
+				/>
+			{/if}
+		{/snippet}
+	</Lanes>
 	{#each plan.left as l (l.name + l.why)}
 		<p class="note mt-1">
 			{l.name}: {l.why === 'met'
@@ -180,6 +275,13 @@
 	</div>
 </section>
 
+{#if plan.moves.length && !hand}
+	<p class="mt-6 no-print">
+		<a class="inline-flex min-h-11 items-center" href="{base}/plan/sheet.pdf{aimQuery(plan.aim, plan.anew)}"
+			>The plan on paper, for the shed door (PDF)</a
+		>
+	</p>
+{/if}
 <section class="mt-8 no-print" aria-labelledby="others">
 	<h2 id="others" class="border-b border-ink pb-1">Other plans</h2>
 	<ul class="mt-2 flex flex-wrap gap-2">

@@ -1,7 +1,7 @@
 /** What the page of the plan says that hangs on choices. */
 import { sayMoney } from '$lib/core/numbers.js';
 import { sayMinutes } from '$lib/core/units/index.js';
-import type { Totals } from '$lib/server/jointView.js';
+import type { BatchPlanned, Totals } from '$lib/server/jointView.js';
 
 export const AIM_WORDS: Record<string, string> = {
 	usual: 'The usual plan',
@@ -20,10 +20,11 @@ export const STAGE_WORDS: Record<string, string> = {
 	planted: 'Planted'
 };
 
-export const aimAddress = (base: string, aim: string, anew: boolean): string => {
+export const aimQuery = (aim: string, anew: boolean): string => {
 	const query = new URLSearchParams({ ...(aim === 'usual' ? {} : { aim }), ...(anew ? { anew: '1' } : {}) }).toString();
-	return `${base}/plan${query ? `?${query}` : ''}`;
+	return query && `?${query}`;
 };
+export const aimAddress = (base: string, aim: string, anew: boolean): string => `${base}/plan${aimQuery(aim, anew)}`;
 
 /** "Against the usual plan: 2 batches fewer, 40 minutes less, €6 more; one want fewer is met." */
 export function comparedTo(here: Totals, usual: Totals, currency: string): string {
@@ -39,3 +40,6 @@ export function comparedTo(here: Totals, usual: Totals, currency: string): strin
 	if (met) parts.push(`${Math.abs(met)} ${Math.abs(met) === 1 ? 'want' : 'wants'} ${met > 0 ? 'more' : 'fewer'} met`);
 	return parts.length ? `Against the usual plan: ${parts.join(', ')}.` : 'It is the same as the usual plan.';
 }
+
+/** Names a batch of a plan for as long as it is looked at. */
+export const keyOf = (b: Pick<BatchPlanned, 'on' | 'wayId' | 'stockId'>): string => `${b.on} ${b.wayId} ${b.stockId}`;

@@ -1,0 +1,85 @@
+/** A plan changed by hand: these batches and no others. Their odds, and where they ask for more than there is. */
+import { sayDate, isoOf } from '../dates.js';
+import type { DayNumber } from '../dates.js';
+import { ok, refuse } from '../result.js';
+import type { Result } from '../result.js';
+import { Choice } from './descend.js';
+import { patternOf } from './patterns.js';
+import type { Part, Pattern } from './patterns.js';
+import { costOf, patternsFor } from './plan.js';
+import type { Prepared } from './plan.js';
+import type { Exact, Solved } from './solve.js';
+import type { PlannedBatch } from './types.js';
+
+export interface HandBatch extends PlannedBatch {
+	wantId: string;
+}
+
+/** A set of places, minutes or a plant that is asked for more than there is, and its worst day. */
+export interface Clash {
+	of: 'minutes' | 'stock' | readonly string[];
+	day: DayNumber;
+	over: number;
+	/** The plant, where it is one. */
+	sourceId: string | null;
+}
+
+/** @returns the same plan with other batches, or why one of them can't be */
+export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact): Result<{ solved: Solved; clashes: Clash[] }> {
+	const parts: Part[][] = p.r.wants.map(() => []);
+	for (const b of batches) {
+		const at = p.r.wants.findIndex((w) => w.id === b.wantId);
+		const want = p.r.wants[at];
+		const source = p.r.sources.find((s) => s.id === b.sourceId && s.kindId === want?.kindId);
+		const way = want && p.r.kinds.get(want.kindId)!.kind.ways.find((w) => w.id === b.wayId);
+		if (!want || !source || !way) return refuse('plan.changed', 'One of these batches is not of this plan any more: plan again.');
+		const on = sayDate(isoOf(b.on));
+		if (b.on < p.r.today) return refuse('plan.past', `${on} has gone by.`, 'on');
+		if (!p.field.mayStrike(b.on)) return refuse('plan.away', `Nobody is there to strike on ${on}.`, 'on');
+		const window = p.field.windowOn(want.kindId, way, b.on);
+		const next = p.r.kinds.get(want.kindId)!.season.openings(way.window, b.on, b.on + 400)[0];
+		if (window.bestFrom > window.bestTo)
+			return refuse(
+				'plan.season',
+				`${on} is out of season for it.${next ? ` Its window opens on ${sayDate(isoOf(next.opens))}.` : ''}`,
+				'on'
+			);
+		const c = p.field.candidate(want, source, way, b.on, window);
+		if (!c)
+			return refuse('plan.late', `Struck on ${on}, none of them would stand in time, or the plant has none to give then.`, 'on');
+		if (b.pieces > c.most) return refuse('plan.stock', `On ${on} that plant gives ${c.most}, not ${b.pieces}.`, 'pieces');
+		parts[at]!.push({ c, n: b.pieces });
+	}
+	const chosen = parts.map((list, at): Pattern =>
+		patternOf(
+			patternsFor(p, at),
+			list,
+			list
+				.map((x) => `${x.c.name}*${x.n}`)
+				.sort()
+				.join(' + ')
+		)
+	);
+	const solved: Solved = { p, chosen, first: chosen, bound: costOf(chosen), odds: chosen.map((x, w) => exact(w, x)) };
+	return ok({ solved, clashes: clashesOf(p, chosen) });
+}
+
+/** The worst of each thing that is overfull. */
+export function clashesOf(p: Prepared, chosen: readonly Pattern[]): Clash[] {
+	const { loads } = new Choice({ pools: p.pools, limits: p.rows.limits }, chosen);
+	const worst = new Map<string, Clash>();
+	loads.forEach((load, row) => {
+		const over = load - p.rows.limits[row]!;
+		if (over <= 1e-6 * Math.max(1, p.rows.limits[row]!)) return;
+		const { of, day } = p.rows.about(row);
+		const clash: Clash =
+			of === 'minutes'
+				? { of, day, over, sourceId: null }
+				: typeof of === 'number'
+					? { of: p.r.rooms.filter((_, i) => of & (1 << i)).map((x) => x.id), day, over, sourceId: null }
+					: { of: 'stock', day, over, sourceId: of.id };
+		const key = `${String(clash.of)} ${clash.sourceId}`;
+		if (over > (worst.get(key)?.over ?? 0)) worst.set(key, clash);
+	});
+	return [...worst.values()];
+}

@@ -1,0 +1,70 @@
+/** What is said of a plan, with none, one and many. */
+import { describe, expect, it } from 'vitest';
+import { sayBinds, sayChange, sayClash, sayMet, sayMove } from './words.js';
+
+const METRIC = { length: 'metric', temperature: 'C' } as const;
+const plain = (text: string) => text.replaceAll('\u00a0', ' ');
+
+describe('what is said of a plan', () => {
+	it('how many wants are met: none, one, some, all', () => {
+		expect(sayMet(0, 0)).toBe('Nothing is wanted that is still to be planned.');
+		expect(sayMet(1, 1)).toBe('The one want can be met as surely as you ask.');
+		expect(sayMet(0, 1)).toBe('The one want can’t be met as surely as you ask.');
+		expect(sayMet(0, 4)).toBe('None of the 4 wants can be met as surely as you ask.');
+		expect(sayMet(3, 4)).toBe('3 of 4 wants can be met as surely as you ask.');
+		expect(sayMet(4, 4)).toBe('All 4 wants can be met as surely as you ask.');
+	});
+
+	it('the next move with its last day: a noun for its number', () => {
+		const move = { piece: ['rod', 'rods'] as const, kind: 'Red-stemmed dogwood', today: '2027-01-10' };
+		expect(plain(sayMove({ ...move, pieces: 24, on: '2027-02-12', last: '2027-02-20' }))).toBe(
+			'24 rods of Red-stemmed dogwood on 12 Feb 2027; until 20 Feb 2027 it is as good.'
+		);
+		expect(plain(sayMove({ ...move, pieces: 1, on: '2027-01-10', last: '2027-01-10' }))).toBe(
+			'1 rod of Red-stemmed dogwood now; no later day is as good.'
+		);
+	});
+
+	it('what holds a want back: a verb for its subject', () => {
+		expect(sayBinds([])).toBe('No one thing holds it back: it takes a change in more than one.');
+		expect(sayBinds(['minutes'])).toBe('Your minutes a week hold it back.');
+		expect(sayBinds(['room'])).toBe('The room you have holds it back.');
+		expect(sayBinds(['stock', 'time'])).toBe(
+			'What its stock can give and the time that is left hold it back. More of any one of them would do.'
+		);
+		expect(sayBinds(['minutes', 'room', 'stock', 'time'])).toContain(
+			'Your minutes a week, the room you have, what its stock can give and the time'
+		);
+	});
+
+	it('what would help, as something to do', () => {
+		const say = (c: Parameters<typeof sayChange>[0], odds = 0.9) => plain(sayChange(c, odds, METRIC, 'EUR'));
+		expect(say({ of: 'minutes', more: 45 })).toBe('45 min more a week: then 9 times in 10.');
+		expect(say({ of: 'room', place: 'Cold frame', moreCm2: 4_000 })).toBe('0.4 m² more room in Cold frame: then 9 times in 10.');
+		expect(say({ of: 'stock', more: 1, kind: 'Sage' })).toBe('One more plant of Sage to take from: then 9 times in 10.');
+		expect(say({ of: 'stock', more: 3, kind: 'Sage' })).toBe('3 more plants of Sage to take from: then 9 times in 10.');
+		expect(say({ of: 'due', on: '2027-08-20' })).toBe('By 20 Aug 2027 instead: then 9 times in 10.');
+		expect(say({ of: 'confidence', to: 0.85, from: 0.9 })).toBe(
+			'As sure as 85 times in 100 instead of 90: then it is met as it stands.'
+		);
+		expect(say({ of: 'number', to: 1, from: 2 })).toBe('1 instead of 2: then 9 times in 10.');
+		expect(say({ of: 'money', plants: 6, cost: 54 })).toBe('Buy 6, about €54.');
+		expect(say({ of: 'minutes', more: 15 }, 0.999)).toContain('almost certain');
+	});
+
+	it('where a plan changed by hand asks for too much', () => {
+		const say = (c: Parameters<typeof sayClash>[0]) => plain(sayClash(c, METRIC));
+		expect(say({ of: 'minutes', on: '2027-05-01', over: 30 })).toBe(
+			'In the week of 1 May 2027 it asks for 30 min more than you give.'
+		);
+		expect(say({ of: 'room', places: ['Cold frame'], on: '2027-05-01', overCm2: 3_000 })).toBe(
+			'In the week of 1 May 2027 0.3 m² is missing in Cold frame.'
+		);
+		expect(say({ of: 'room', places: ['Sill', 'Shelf', 'Frame'], on: '2027-05-01', overCm2: 3_000 })).toContain(
+			'in Sill, Shelf and Frame together.'
+		);
+		expect(say({ of: 'stock', plant: 'Sage, by the gate', on: '2027-05-01' })).toBe(
+			'Around 1 May 2027 Sage, by the gate is asked for more than it can give.'
+		);
+	});
+});

@@ -1,0 +1,39 @@
+<script lang="ts">
+	/** One batch of the plan in hand: another day, another number, or left out. */
+	import Act from '$lib/ui/Act.svelte';
+	import DayInput from '$lib/ui/DayInput.svelte';
+	import NumberBox from '$lib/ui/NumberBox.svelte';
+	import { sayDate } from '$lib/core/dates.js';
+	import type { BatchPlanned } from '$lib/server/jointView.js';
+
+	interface Props {
+		batch: BatchPlanned;
+		name: string;
+		busy: boolean;
+		ontry: (on: string, pieces: number) => void;
+		onleave: () => void;
+		onclose: () => void;
+	}
+	let { batch, name, busy, ontry, onleave, onclose }: Props = $props();
+	let on = $derived(batch.on);
+	let pieces = $derived<number | null>(batch.pieces);
+	const id = $props.id();
+</script>
+
+<div class="my-2 border-l-4 border-catkin bg-pane p-3">
+	<p class="font-semibold">
+		{batch.pieces}
+		{batch.pieces === 1 ? batch.piece[0] : batch.piece[1]} of {name}, {batch.way.toLowerCase()}, on {sayDate(batch.on)}
+	</p>
+	<div class="mt-2 flex flex-wrap items-end gap-3">
+		<NumberBox label="How many" bind:value={pieces} min={1} max={5000} narrow />
+		<div>
+			<label class="block font-semibold" for="{id}-day">On</label>
+			<DayInput id="{id}-day" bind:value={on} class="w-44" about="{id}-day" />
+		</div>
+		<Act main disabled={busy || !on || !pieces} onclick={() => ontry(on, pieces ?? 1)}>{busy ? 'Working it out …' : 'Try it'}</Act
+		>
+		<Act disabled={busy} onclick={onleave}>Leave it out</Act>
+		<Act onclick={onclose}>Close</Act>
+	</div>
+</div>
