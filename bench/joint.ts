@@ -1,10 +1,9 @@
 /** Figures of the joint plan: time to a first plan and to the end, the gap, and what simpler planners lose. */
 import { relaxer, solver } from '../src/lib/server/solver.js';
 import { Choice } from '../src/lib/core/joint/descend.js';
-import { choose, costOf, prepareJoint } from '../src/lib/core/joint/index.js';
+import { choose, costOf, prepareJoint, solveJoint } from '../src/lib/core/joint/index.js';
 import type { JointRequest, Prepared } from '../src/lib/core/joint/index.js';
 import { simulate, simulationOf } from '../src/lib/core/simulate/index.js';
-import { solveJoint } from '../src/lib/core/joint/index.js';
 import { dayNumber } from '../src/lib/core/dates.js';
 import { dice } from '../src/testing/growIt.js';
 import { north } from '../src/testing/climates.js';

@@ -76,6 +76,7 @@ tell(
 benchModel(tell, ms);
 await benchShelter(tell, ms);
 benchGround(tell, ms);
+await benchJoint(tell);
 
 // ── the app with a ledger of 100,000 entries
 buildIfStale();

@@ -40,7 +40,7 @@ const SHOTS: Shot[] = [
 	{ name: 'shelter', path: 'shelter', whole: true },
 	{ name: 'ground', path: 'ground', follow: 'Path edge', whole: true },
 	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
-	{ name: 'labels', path: 'labels?codes=338-4' },
+	{ name: 'plan', path: 'plan', whole: true },
 	{ name: 'ledger', path: 'ledger' },
 	{ name: 'handbook-kind', path: 'handbook/lavender' },
 	{ name: 'first-run', path: '../../new' }

@@ -340,11 +340,12 @@ export interface BindView {
 	changes: string[];
 }
 
-/** What holds back the wants that are short, and what would help: asked after the plan is there. */
-export async function bindsView({ slug, aim, anew }: PlanAsked): Promise<BindView[]> {
+/** What holds back a want that is short, and what would help: asked after the plan is there. */
+export async function bindsView({ slug, aim, anew, want: only }: PlanAsked & { want: string }): Promise<BindView[]> {
 	const joint = await jointOf(slug, aim, anew);
 	const { m, request } = joint.ask;
-	return bindsOf(joint).map((b): BindView => {
+	const at = request.wants.findIndex((w) => w.id === only);
+	return bindsOf(joint, [at]).map((b): BindView => {
 		const want = request.wants[b.want]!;
 		const kind = m.kinds.get(want.kindId)!;
 		const said = (c: Change): ChangeSaid =>

@@ -1,6 +1,6 @@
 /** Plans that were made, kept where all threads' answers come together: asked again while nothing has changed, they are there at once. */
 import { Kept } from './kept.js';
-import { job } from './threads/pool.js';
+import { planJob } from './threads/pool.js';
 import type { BindView, PlanAsked, PlanView } from './jointView.js';
 import type { SimView } from './simView.js';
 
@@ -10,11 +10,18 @@ const binds = new Kept<{ list: BindView[] }>(2, (b) => 200 + b.list.length * 2_0
 
 /** @param state what the plan hangs on: another after every entry, and every day */
 export const planFor = (state: string, asked: PlanAsked): Promise<PlanView> =>
-	plans.waited(keyOf(state, asked), () => job('plan', asked));
+	plans.waited(keyOf(state, asked), () => planJob('plan', asked));
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);
 export const simFor = (state: string, asked: PlanAsked): Promise<SimView> =>
-	seen.waited(keyOf(state, asked), () => job('planSim', asked));
+	seen.waited(keyOf(state, asked), () => planJob('planSim', asked));
 
-export const bindsFor = async (state: string, asked: PlanAsked): Promise<BindView[]> =>
-	(await binds.waited(keyOf(state, asked), async () => ({ list: await job('planBinds', asked) }))).list;
+/** One want after the other, so that who changes the plan by hand meanwhile waits for one of them at most. */
+export const bindsFor = async (state: string, asked: PlanAsked, wants: readonly string[]): Promise<BindView[]> =>
+	(
+		await binds.waited(keyOf(state, asked), async () => {
+			const list: BindView[] = [];
+			for (const want of wants) list.push(...(await planJob('planBinds', { ...asked, want })));
+			return { list };
+		})
+	).list;

@@ -8,6 +8,7 @@ import type { Pattern } from './patterns.js';
 import { poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Solved } from './solve.js';
+import type { Tail } from './tail.js';
 import type { Busy, JointRequest, JointWant, Room } from './types.js';
 
 export type Change =
@@ -117,7 +118,8 @@ export function bindsOf({ solved, exact, already }: BindsOf, wants?: readonly nu
 function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	const base = besideOthers(solved, at);
 	const want = base.wants[0]!;
-	const prepared = prepareJoint(base);
+	const tails = new Map<number, Tail>();
+	const prepared = prepareJoint(base, undefined, tails);
 	const seen = new Map<string, number>();
 	const told = (p: Prepared, exactly: boolean): Tried => {
 		const w = p.r.wants[0]!;
@@ -132,8 +134,8 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	/** With more room or minutes; with another number; with another day or other stock. */
 	const roomier = (r: JointRequest, exactly: boolean): Tried => told(withLimits(prepared, r), exactly);
 	const withTarget = (target: number, exactly: boolean): Tried =>
-		told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field), exactly);
-	const anew = (r: JointRequest, exactly: boolean): Tried => told(prepareJoint(r), exactly);
+		told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field, tails), exactly);
+	const anew = (r: JointRequest, exactly: boolean): Tried => told(prepareJoint(r, undefined, tails), exactly);
 	const changes: Freed[] = [];
 	const add = (change: Change, t: Tried) => changes.push({ change, odds: t.odds, pattern: t.x });
 	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. Found on the sample, then seen. */

@@ -141,11 +141,15 @@ export class Rows {
 		});
 	}
 
+	private readonly watchedBy = new Map<RoomSet, number[]>();
 	private eachRoomRow(set: RoomSet, week: number, visit: (row: number) => void): void {
 		if (!set || week >= this.weeks) return;
-		this.sets.forEach((watched, i) => {
-			if (isIn(set, watched)) visit(this.roomRow(i, week));
-		});
+		let watching = this.watchedBy.get(set);
+		if (!watching) {
+			watching = this.sets.flatMap((watched, i) => (isIn(set, watched) ? [i] : []));
+			this.watchedBy.set(set, watching);
+		}
+		for (const i of watching) visit(this.roomRow(i, week));
 	}
 
 	private eachMinute({ needs, struck }: StandingStages, visit: (week: number, minutes: number) => void): void {
@@ -160,6 +164,17 @@ export class Rows {
 		}
 	}
 
+	/** The places of a stage, worked out once for a kind: asked for each week of each pattern. */
+	private readonly setsOf = new Map<Pick<Kind, 'winter'>, Map<number, RoomSet>>();
+	private setFor(kind: Pick<Kind, 'winter'>, need: StageNeed, grows: 'always' | 'season', rests: boolean): RoomSet {
+		let of = this.setsOf.get(kind);
+		if (!of) this.setsOf.set(kind, (of = new Map()));
+		const key = (need.to === 'rooted' ? 1 : 0) + (need.open ? 2 : 0) + (grows === 'always' ? 4 : 0) + (rests ? 8 : 0);
+		let set = of.get(key);
+		if (set === undefined) of.set(key, (set = roomsFor({ kind, need, grows, rests }, this.r.rooms)));
+		return set;
+	}
+
 	/** Where each week's pieces stand: in winter as winter has them. */
 	private *stood({ kind, needs, grows, rests }: Omit<StandingStages, 'struck'>): Iterable<Stood> {
 		const winters = needs.filter((n) => n.to === 'wintered');
@@ -169,7 +184,7 @@ export class Rows {
 				const day = this.dayOf(week) + 3;
 				if (n.to !== 'wintered' && winters.some((x) => x.from <= day && day < x.until)) continue;
 				const resting = n.to === 'wintered' || rests.some((x) => x.from <= day && day < x.to);
-				yield { week, cm2: n.areaCm2, set: roomsFor({ kind, need: n, grows: grows(n.to), rests: resting }, this.r.rooms) };
+				yield { week, cm2: n.areaCm2, set: this.setFor(kind, n, grows(n.to), resting) };
 			}
 		}
 	}

@@ -36,10 +36,9 @@ export interface Prepared {
 }
 
 /** @param known candidates worked out before, where wants' days and stock are the same: only targets may differ */
-export function prepareJoint(r: JointRequest, known?: Field): Prepared {
+export function prepareJoint(r: JointRequest, known?: Field, tails = new Map<number, Tail>()): Prepared {
 	const field = known ?? new Field(r, new Sample(SEASONS, r.seed, r.rho));
 	const candidates = r.wants.map((w) => [...field.candidatesOf(w)]);
-	const tails = new Map<number, Tail>();
 	const fixed = r.wants.map((w) => pinnedFor(r, field, w));
 	const odds = r.wants.map((w, i) => new Odds(w, field, tails, fixed[i]));
 	const rows = rowsOf(

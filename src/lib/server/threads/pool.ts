@@ -36,6 +36,8 @@ const IDLE_MS = 60_000;
 interface Threads {
 	gardens: Piscina[];
 	jobs: Piscina;
+	/** For what takes seconds and is asked about again and again: a garden's plan is always in the same one. */
+	plans: Piscina[];
 	/** A garden's thread that does not come back is ended, and another begun. */
 	anew(at: number): void;
 }
@@ -49,11 +51,11 @@ function open(): Threads | null {
 	if (process.env.SURCULUS_THREADS === '0' || process.env.VITEST || !existsSync(filename)) return (threads = null);
 	const count = Math.max(1, Math.min(MOST_THREADS, Number(process.env.SURCULUS_THREADS ?? availableParallelism()) || 1));
 	const env = { ...process.env, DATABASE_POOL: String(AT_ONCE + 2) };
-	const pool = (most: number, atOnce: number) =>
+	const pool = (most: number, atOnce: number, least = 1) =>
 		new Piscina({
 			filename,
 			env,
-			minThreads: 1,
+			minThreads: least,
 			maxThreads: most,
 			concurrentTasksPerWorker: atOnce,
 			maxQueue: MOST_WAITING,
@@ -67,13 +69,14 @@ function open(): Threads | null {
 		void gardens[at]?.destroy();
 		gardens[at] = pool(1, AT_ONCE);
 	};
-	return (threads = { gardens, jobs: pool(2, 1), anew });
+	const plans = Array.from({ length: Math.min(count, 2) }, () => pool(1, 1, 0));
+	return (threads = { gardens, jobs: pool(2, 1), plans, anew });
 }
 
 export async function closeThreads(): Promise<void> {
 	const closing = threads;
 	threads = null;
-	if (closing) await Promise.all([...closing.gardens, closing.jobs].map((p) => p.destroy()));
+	if (closing) await Promise.all([...closing.gardens, closing.jobs, ...closing.plans].map((p) => p.destroy()));
 }
 
 /** The same thread for the same garden, whoever asks. */
@@ -105,7 +108,7 @@ async function inGarden({ gardens, anew }: Threads, at: number, order: Order): P
 class TooLong extends Error {}
 
 /** In a thread for one job at a time, which is ended with it when it takes too long or whoever asked has gone. */
-async function inTurn({ jobs }: Threads, order: Order, gone?: AbortSignal): Promise<unknown> {
+async function inTurn(jobs: Piscina, order: Order, gone?: AbortSignal): Promise<unknown> {
 	// The pool does not count those of its queue that can be broken off.
 	if (jobs.queueSize >= MOST_JOBS_WAITING) error(503, BUSY);
 	const stop = new AbortController();
@@ -171,6 +174,20 @@ export async function job<N extends keyof Jobs>(
 ): Promise<Awaited<ReturnType<Jobs[N]>>> {
 	const there = open();
 	const order: Order = { hand: writing(), job: name, given };
-	const value = there ? await inTurn(there, order, gone) : valueOf(await (await import('./thread.js')).default(order));
+	const value = there ? await inTurn(there.jobs, order, gone) : valueOf(await (await import('./thread.js')).default(order));
+	return value as Awaited<ReturnType<Jobs[N]>>;
+}
+
+/** The same in the thread where a garden's plan was made, one after the other. */
+export async function planJob<N extends keyof Jobs>(
+	name: N,
+	given: Parameters<Jobs[N]>[0] & { slug: string },
+	gone?: AbortSignal
+): Promise<Awaited<ReturnType<Jobs[N]>>> {
+	const there = open();
+	const order: Order = { hand: writing(), job: name, given };
+	const value = there
+		? await inTurn(there.plans[threadOf(given.slug, there.plans.length)]!, order, gone)
+		: valueOf(await (await import('./thread.js')).default(order));
 	return value as Awaited<ReturnType<Jobs[N]>>;
 }

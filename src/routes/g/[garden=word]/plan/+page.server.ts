@@ -25,7 +25,15 @@ export const load: PageServerLoad = async (event) => {
 		plan: later(plan),
 		// After the plan, for they begin from it.
 		sim: later(plan.then(() => simFor(frame.state, asked))),
-		binds: later(plan.then((p) => (p.met < p.wants.length ? bindsFor(frame.state, asked) : [])))
+		binds: later(
+			plan.then((p) =>
+				bindsFor(
+					frame.state,
+					asked,
+					p.wants.flatMap((w) => (w.standing === 'in hand' ? [] : [w.id]))
+				)
+			)
+		)
 	};
 };
 

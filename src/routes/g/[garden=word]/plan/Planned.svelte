@@ -238,7 +238,9 @@
 									><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
 								>
 								<span class="note block"
-									>{sayOdds(w.odds)} by {sayDate(w.due)}; usually {w.usually} stand{w.usually === 1 ? 's' : ''} then</span
+									>{sayOdds(w.odds)} by {sayDate(w.due)}; {w.usually === 0
+										? 'usually none stands'
+										: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
 								>
 							</p>
 							<div>

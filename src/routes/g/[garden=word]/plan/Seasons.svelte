@@ -23,7 +23,7 @@
 	const worth = $derived(
 		sim.wants.flatMap((s) => {
 			const want = wants.find((w) => w.id === s.id);
-			return want && s.again - s.odds > 0.02 ? [{ ...s, want }] : [];
+			return want && sayOdds(s.again) !== sayOdds(s.odds) ? [{ ...s, want }] : [];
 		})
 	);
 	const COLOURS = ['frost', 'catkin-deep', 'leaf'] as const;
