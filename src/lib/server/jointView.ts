@@ -88,7 +88,7 @@ async function solved(garden: Garden, aim: Aim, anew: boolean): Promise<Joint> {
 }
 /** HiGHS ends on its count of branches in nearly all gardens; the seconds are for the few in which it does not. */
 const solversOf = async (): Promise<Solvers> => ({ whole: await solver(MASTER), relaxed: await relaxer() });
-const MASTER = { seconds: 6, gap: 0.005, nodes: 300 };
+const MASTER = { seconds: 3, gap: 0.005, nodes: 300 };
 
 export interface PlanView {
 	aim: Aim;

@@ -64,7 +64,7 @@ describe('one want and one batch', () => {
 			}
 			expect(n).toBeGreaterThan(190);
 			expect(Math.sqrt(square / n)).toBeLessThan(0.02);
-			expect(Math.abs(bias / n)).toBeLessThan(0.003);
+			X;
 			expect(worst).toBeLessThan(0.07);
 		}
 	);

@@ -100,7 +100,9 @@ export function descend(of: Choosing, start: readonly (Pattern | null)[], tries:
 				}
 				choice.put(w, p);
 				for (const v of others.sort((a, b) => before[b]!.cost - before[a]!.cost || a - b)) choice.answer(v);
-				settleAll(choice, order);
+				// Whoever it pushed aside looks again; the rest only where something was won.
+				for (const v of others) choice.answer(v);
+				if (choice.cost() < best - 1e-9) settleAll(choice, order);
 				if (choice.cost() < best - 1e-9) {
 					best = choice.cost();
 					gained = true;

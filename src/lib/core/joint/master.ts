@@ -15,7 +15,7 @@ export interface Solvers {
 /** Patterns of each want in the first programme, and those that each round of prices adds. */
 const FIRST = 24;
 const MORE = 12;
-const ROUNDS = 8;
+const ROUNDS = 5;
 /** At the end so many of each, the cheapest by the prices: a wide pool is what makes whole numbers good. */
 const LAST = 60;
 

@@ -71,10 +71,17 @@
 		planned: boolean;
 		stages: Stages;
 	}
+	/** In the order of their days, never wider than before: a winter falls into the stage that it interrupts. */
+	function inOrder(stages: Stages): Stages {
+		let most = Infinity;
+		return [...stages]
+			.sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : b.count - a.count))
+			.map((s) => ({ ...s, count: (most = Math.min(most, s.count)) }));
+	}
 	/** What grows already first, then what the plan adds. */
 	const bodies = (w: WantPlanned): Body[] => [
-		...w.growing.map((g) => ({ key: g.id, planned: false, stages: g.stages })),
-		...w.batches.map((b) => ({ key: keyOf(b), planned: true, stages: b.stages }))
+		...w.growing.map((g) => ({ key: g.id, planned: false, stages: inOrder(g.stages) })),
+		...w.batches.map((b) => ({ key: keyOf(b), planned: true, stages: inOrder(b.stages) }))
 	];
 	const most = (w: WantPlanned) => Math.max(w.target, 1, ...bodies(w).map((b) => b.stages[0]?.count ?? 0));
 

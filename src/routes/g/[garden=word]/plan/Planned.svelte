@@ -126,7 +126,7 @@
 				<li class="grid gap-x-4 py-2 sm:grid-cols-[8rem_1fr_auto]">
 					<span class="font-head text-lg font-semibold">{sayDate(m.on)}</span>
 					<span>{m.says}<span class="note block">For {m.want}.</span></span>
-					<a class="flex min-h-11 items-center" href="{base}/{m.guide}">How to cut</a>
+					<a class="flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/{m.guide}">How to cut</a>
 				</li>
 			{/each}
 		</ol>
@@ -279,8 +279,9 @@
 
 {#if plan.moves.length && !hand}
 	<p class="mt-6 no-print">
-		<a class="inline-flex min-h-11 items-center" href="{base}/plan/sheet.pdf{aimQuery(plan.aim, plan.anew)}"
-			>The plan on paper, for the shed door (PDF)</a
+		<a
+			class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
+			href="{base}/plan/sheet.pdf{aimQuery(plan.aim, plan.anew)}">The plan on paper, for the shed door (PDF)</a
 		>
 	</p>
 {/if}
