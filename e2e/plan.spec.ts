@@ -102,8 +102,24 @@ test('other plans are compared with the usual one; what is only planned is open 
 	}
 	await page.getByRole('link', { name: /Plan anew/ }).click();
 	await expect(page.getByText('Here all that is only planned is open to change')).toBeVisible({ timeout: 40_000 });
+	// A way that is ruled out is not used, said so, and allowed again.
+	const [{ kindId, wayId }] = usual.wants.flatMap((w) => w.batches) as [PlanView['wants'][0]['batches'][0]];
+	const never = await planOf(app.demo, `?not=${kindId}~${wayId}`);
+	expect(never.wants.flatMap((w) => w.batches).some((b) => b.kindId === kindId && b.wayId === wayId)).toBe(false);
+	await open(page, app.demo, `?not=${kindId}~${wayId}`);
+	await expect(page.getByText('Ruled out:')).toBeVisible();
+	await page.getByRole('link', { name: 'Allow it again' }).click();
+	await expect(page.getByText('Ruled out:')).toBeHidden({ timeout: 30_000 });
+	// On paper: what is struck first stands on it.
+	const paper = await fetch(`${app.demo}/plan/sheet.pdf`);
+	expect(paper.headers.get('content-type')).toBe('application/pdf');
+	expect(
+		Buffer.from(await paper.arrayBuffer())
+			.subarray(0, 5)
+			.toString()
+	).toBe('%PDF-');
 	// Nonsense in the address is the usual plan; nonsense in a form is refused.
-	expect((await planOf(app.demo, '?aim=nonsense&anew=7')).aim).toBe('usual');
+	expect((await planOf(app.demo, '?aim=nonsense&anew=7&not=x&not=%3Cb%3E~y')).aim).toBe('usual');
 	for (const batches of ['', '[]', '{"a":1}', '[{"want":"x"}]', JSON.stringify(Array(500).fill({}))]) {
 		const body = new URLSearchParams({ batches, beside: '{}', entry_id: crypto.randomUUID() });
 		const headers = { origin: new URL(app.demo).origin, accept: 'application/json', 'x-sveltekit-action': 'true' };

@@ -22,6 +22,11 @@ import { effortOf } from '$lib/core/plan/effort.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
+/** It stands already, its day has gone by, its day is too far off, or there are too many before it. */
+export type Left = 'met' | 'due' | 'far' | 'many';
+/** More wants are planned by their days, the first of them first: what is planned is a fact for the rest. */
+const MOST_WANTS = 100;
+
 export interface JointAsk {
 	m: Model;
 	snapshot: Snapshot;
@@ -31,7 +36,7 @@ export interface JointAsk {
 	/** How many batches each want has, those that are open to change as well. */
 	all: ReadonlyMap<string, number>;
 	/** Wants that nothing is planned for, and why. */
-	left: readonly { wantId: string; why: 'met' | 'due' | 'far' }[];
+	left: readonly { wantId: string; why: Left }[];
 }
 
 export interface JointOptions {
@@ -46,7 +51,9 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 	const db = database();
 	const [m, whole, solve] = await Promise.all([modelOf(garden), snapshotOf(garden.id), solver()]);
 	const snapshot = options.anew ? { ...whole, living: whole.living.filter((b) => b.status !== 'planned') } : whole;
-	const open = snapshot.wants.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id));
+	const open = snapshot.wants
+		.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id))
+		.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
 	const stocks = snapshot.stocks.filter((s) => !s.gone_on && m.kinds.has(s.kind_id));
 	const ids = (rows: readonly { id: string }[]) => rows.map((r) => r.id);
 	const [ofWants, fromStocks] = await Promise.all([
@@ -56,12 +63,21 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 	const counts = (b: Batch) => !(options.anew && b.status === 'planned');
 	const mine = new Map(open.map((w) => [w.id, ofWants.filter((b) => b.wantId === w.id && counts(b))]));
 	const wants: JointWant[] = [];
-	const left: { wantId: string; why: 'met' | 'due' | 'far' }[] = [];
+	const left: { wantId: string; why: Left }[] = [];
 	for (const w of open) {
 		const due = dayNumber(w.due);
 		const batches = mine.get(w.id)!;
 		const planted = batches.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
-		const why = planted >= w.target ? 'met' : due < m.today ? 'due' : due > m.today + MOST_DAYS ? 'far' : null;
+		const why =
+			planted >= w.target
+				? 'met'
+				: due < m.today
+					? 'due'
+					: due > m.today + MOST_DAYS
+						? 'far'
+						: wants.length >= MOST_WANTS
+							? 'many'
+							: null;
 		if (why) left.push({ wantId: w.id, why });
 		else
 			wants.push({

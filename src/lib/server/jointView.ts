@@ -8,7 +8,9 @@ import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import { handbook } from './handbook.js';
 import { jointAsk, oddsOf } from './jointRequest.js';
-import type { JointAsk } from './jointRequest.js';
+import type { JointAsk, Left } from './jointRequest.js';
+import { choiceKey } from './planAsked.js';
+import type { PlanChoice } from './planAsked.js';
 import { relaxer, solver } from './solver.js';
 import type * as state from './store/state.js';
 import { wayLabel } from './windows.js';
@@ -16,7 +18,7 @@ import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { Bound, Change, Clash, JointWant, Part, Pattern, Solved, Solvers } from '$lib/core/joint/index.js';
+import type { Bound, Change, Clash, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
 import { sayBinds, sayChange, sayClash, sayMet, sayMove } from '$lib/core/joint/words.js';
@@ -29,12 +31,10 @@ import { effortOf } from '$lib/core/plan/effort.js';
 import { atLeast, quantilesOf } from '$lib/core/odds/strike.js';
 import { standing } from '$lib/core/odds/words.js';
 
-export interface PlanAsked {
+export interface PlanAsked extends PlanChoice {
 	slug: string;
-	aim: Aim;
-	/** Batches that are only planned are open to change. */
-	anew: boolean;
 }
+const rulesOf = ({ not }: PlanChoice): Rules => ({ notWays: not.map((x) => x.replace('~', ' ')) });
 
 /** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
 function batchOf(want: JointWant, { c, n }: Part): Batch {
@@ -54,16 +54,16 @@ export interface Joint {
 	already: (want: JointWant) => Float64Array;
 }
 
-export async function jointOf(slug: string, aim: Aim, anew: boolean): Promise<Joint> {
+export async function jointOf({ slug, ...choice }: PlanAsked): Promise<Joint> {
 	const garden = await gardenOr404(slug);
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	return joints.waited(`${stateOf(m, snapshot)} ${aim} ${anew}`, () => solved(garden, aim, anew));
+	return joints.waited(`${stateOf(m, snapshot)} ${choiceKey(choice)}`, () => solved(garden, choice));
 }
 /** The last few, for what is asked about a plan after it was made. */
 const joints = new Kept<Joint>(64, ({ solved: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
 
-async function solved(garden: Garden, aim: Aim, anew: boolean): Promise<Joint> {
-	const ask = await jointAsk(garden, { anew, weights: weightsOf(aim) });
+async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
+	const ask = await jointAsk(garden, { anew: choice.anew, weights: weightsOf(choice.aim), rules: rulesOf(choice) });
 	const { m, snapshot, request, mine } = ask;
 	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
 	const asRow = (want: JointWant): state.WantRow => ({
@@ -103,8 +103,10 @@ export interface PlanView {
 	usual: Totals | null;
 	/** What a plan changed by hand asks too much of. */
 	clashes: string[];
+	/** Ways that were ruled out. */
+	not: { way: string; says: string }[];
 	/** Wants that are left out, and why. */
-	left: { name: string; why: 'met' | 'due' | 'far' }[];
+	left: { name: string; why: Left }[];
 	figures: { candidates: number; patterns: number; gap: number };
 }
 
@@ -178,10 +180,10 @@ export interface LoadView {
 	fullest: { from: string; share: number };
 }
 
-export async function planView({ slug, aim, anew }: PlanAsked): Promise<PlanView> {
-	const joint = await jointOf(slug, aim, anew);
-	const usual = aim === 'usual' ? null : totalsOf((await jointOf(slug, 'usual', anew)).solved);
-	return shown({ aim, anew }, joint, joint.solved, usual, []);
+export async function planView(asked: PlanAsked): Promise<PlanView> {
+	const joint = await jointOf(asked);
+	const usual = asked.aim === 'usual' ? null : totalsOf((await jointOf({ ...asked, aim: 'usual' })).solved);
+	return shown(asked, joint, joint.solved, usual, []);
 }
 
 export interface HandAsked extends PlanAsked {
@@ -191,8 +193,8 @@ export interface HandAsked extends PlanAsked {
 }
 
 /** The plan changed by hand: as it was told, or with the rest found anew around it. */
-export async function handView({ slug, aim, anew, batches, resolve }: HandAsked): Promise<Result<PlanView>> {
-	const joint = await jointOf(slug, aim, anew);
+export async function handView({ batches, resolve, ...asked }: HandAsked): Promise<Result<PlanView>> {
+	const joint = await jointOf(asked);
 	const all = batches.map((b) => ({
 		...{ wantId: b.want, wayId: b.way, sourceId: b.stock, on: dayNumber(b.on), pieces: b.pieces, pinned: b.pinned }
 	}));
@@ -201,12 +203,12 @@ export async function handView({ slug, aim, anew, batches, resolve }: HandAsked)
 	const usual = totalsOf(joint.solved);
 	if (!resolve) {
 		const clashes = told.value.clashes.map((c) => clashSaid(joint.ask, c));
-		return ok(shown({ aim, anew }, joint, told.value.solved, usual, clashes));
+		return ok(shown(asked, joint, told.value.solved, usual, clashes));
 	}
-	const rules = { pinned: all.filter((b) => b.pinned) };
+	const rules = { ...rulesOf(asked), pinned: all.filter((b) => b.pinned) };
 	const request = { ...joint.ask.request, rules };
 	const again = solveJoint(request, await solversOf(), (w, x) => joint.exact(request.wants[w]!, w, x));
-	return ok(shown({ aim, anew }, joint, again, usual, []));
+	return ok(shown(asked, joint, again, usual, []));
 }
 
 function clashSaid({ m, snapshot }: JointAsk, c: Clash): string {
@@ -226,13 +228,7 @@ function plantName(m: Model, snapshot: JointAsk['snapshot'], id: string | null):
 	return stock && kind ? withLabel(kind, stock.label) : 'a plant';
 }
 
-function shown(
-	{ aim, anew }: Pick<PlanAsked, 'aim' | 'anew'>,
-	joint: Joint,
-	solved: Solved,
-	usual: Totals | null,
-	clashes: string[]
-): PlanView {
+function shown({ aim, anew, not }: PlanChoice, joint: Joint, solved: Solved, usual: Totals | null, clashes: string[]): PlanView {
 	const { ask } = joint;
 	const { m, request, snapshot, left } = ask;
 	const told = tell(solved.p, solved);
@@ -279,6 +275,7 @@ function shown(
 	const met = wants.filter((w) => w.standing === 'in hand').length;
 	return {
 		...{ aim, anew, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
+		not: not.flatMap((way) => notShown(m, way)),
 		says: sayMet(met, wants.length),
 		loads: loadsShown(told.loads, placeName, m.today),
 		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
@@ -305,6 +302,14 @@ function growingOf(m: Model, b: Batch): Growing[] {
 function lastOf(solved: Solved, at: number, b: { sourceId: string; wayId: string; on: DayNumber }): DayNumber {
 	const part = solved.chosen[at]!.parts.find((x) => x.c.source.id === b.sourceId && x.c.way.id === b.wayId && x.c.on === b.on)!;
 	return lastDayOf(solved, at, part);
+}
+
+/** A way that was ruled out, as its kind calls it; nothing where there is none of that name. */
+function notShown(m: Model, way: string): PlanView['not'] {
+	const [kindId = '', wayId = ''] = way.split('~');
+	const kind = m.kinds.get(kindId);
+	const profile = kind?.ways.find((w) => w.id === wayId);
+	return kind && profile ? [{ way, says: `${withVariety(kind)}, ${wayLabel(kind, profile)}` }] : [];
 }
 
 const totalsOf = ({ chosen, odds, p }: Solved): Totals => ({
@@ -341,8 +346,8 @@ export interface BindView {
 }
 
 /** What holds back a want that is short, and what would help: asked after the plan is there. */
-export async function bindsView({ slug, aim, anew, want: only }: PlanAsked & { want: string }): Promise<BindView[]> {
-	const joint = await jointOf(slug, aim, anew);
+export async function bindsView({ want: only, ...asked }: PlanAsked & { want: string }): Promise<BindView[]> {
+	const joint = await jointOf(asked);
 	const { m, request } = joint.ask;
 	const at = request.wants.findIndex((w) => w.id === only);
 	return bindsOf(joint, [at]).map((b): BindView => {

@@ -4,9 +4,24 @@ import { isIsoDate } from '$lib/core/dates.js';
 import { AIMS } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
 
-export const aimOf = (query: URLSearchParams): { aim: Aim; anew: boolean } => ({
+export interface PlanChoice {
+	aim: Aim;
+	/** Batches that are only planned are open to change. */
+	anew: boolean;
+	/** Ways that are not to be used: "lavender~semi-ripe". */
+	not: readonly string[];
+}
+/** The same choice has the same name. */
+export const choiceKey = ({ aim, anew, not }: PlanChoice): string => JSON.stringify([aim, anew, [...not].sort()]);
+
+const WAY = /^[a-z0-9-]{1,60}~[a-z0-9-]{1,60}$/;
+/** More ways are not ruled out by hand. */
+const MOST_NOT = 30;
+
+export const aimOf = (query: URLSearchParams): PlanChoice => ({
 	aim: AIMS.find((a) => a === query.get('aim')) ?? 'usual',
-	anew: query.get('anew') === '1'
+	anew: query.get('anew') === '1',
+	not: [...new Set(query.getAll('not'))].filter((x) => WAY.test(x)).slice(0, MOST_NOT)
 });
 
 /** More batches are no home's plan. */
@@ -24,6 +39,7 @@ export const batchAsked = z.strictObject({
 export const handRequest = z.strictObject({
 	aim: z.enum(AIMS).default('usual'),
 	anew: z.boolean().default(false),
+	not: z.array(z.string().regex(WAY)).max(MOST_NOT).default([]),
 	batches: z.array(batchAsked.extend({ pinned: z.boolean().default(false) })).max(MOST_BATCHES),
 	resolve: z.boolean().default(false)
 });

@@ -1,10 +1,11 @@
 /** Plans that were made, kept where all threads' answers come together: asked again while nothing has changed, they are there at once. */
 import { Kept } from './kept.js';
 import { planJob } from './threads/pool.js';
+import { choiceKey } from './planAsked.js';
 import type { BindView, PlanAsked, PlanView } from './jointView.js';
 import type { SimView } from './simView.js';
 
-const keyOf = (state: string, a: PlanAsked): string => `${state} ${a.aim} ${a.anew}`;
+const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;
 const plans = new Kept<PlanView>(16, (p) => 20_000 + p.wants.length * 6_000 + p.loads.length * 12_000, true);
 const binds = new Kept<{ list: BindView[] }>(2, (b) => 200 + b.list.length * 2_000, true);
 

@@ -26,8 +26,8 @@ export interface SimView {
 	limit: number;
 }
 
-export async function simView({ slug, aim, anew }: PlanAsked): Promise<SimView> {
-	const { ask, solved } = await jointOf(slug, aim, anew);
+export async function simView(asked: PlanAsked): Promise<SimView> {
+	const { ask, solved } = await jointOf(asked);
 	const { m, request, snapshot, mine } = ask;
 	const parts = request.wants.map((w) => mine.get(w.id)!);
 	const each = parts.flatMap((list, want) => list.flatMap((b) => livingOf(m, b, want)));

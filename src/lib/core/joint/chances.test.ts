@@ -1,6 +1,7 @@
 /** The sample against the forecast's exact sums, and the years' tables against the walk that every forecast makes. */
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
+import { plannedBatch } from '../plan/index.js';
 import { grownBy, plantedFrom, wintersOf } from '../plan/walk.js';
 import { patternOf, patternsOf } from './patterns.js';
 import { patternsFor, prepareJoint } from './plan.js';
@@ -41,6 +42,7 @@ describe('one want and one batch', () => {
 			let square = 0;
 			let bias = 0;
 			let worst = 0;
+			let atTheEdge = 0;
 			for (const [i, k] of allKinds().entries()) {
 				if (n >= 200) break;
 				const climate = [north, south, tropics, arctic][i % 4]!;
@@ -59,14 +61,20 @@ describe('one want and one batch', () => {
 					n++;
 					square += off * off;
 					bias += off;
-					worst = Math.max(worst, Math.abs(off));
+					// Where the due day cuts through the lucks, the exact sum knows a season by 64 of them only.
+					const { season, years } = r.kinds.get(k.id)!;
+					const asked = { kind: k, season, years, today, rho: r.rho, record: {} };
+					const sure = plannedBatch(asked, c.way, c.on, pieces, r.wants[0]!.due).inTime > 0.97;
+					if (sure) worst = Math.max(worst, Math.abs(off));
+					else atTheEdge = Math.max(atTheEdge, Math.abs(off));
 				}
 			}
 			expect(n).toBeGreaterThan(190);
 			expect(Math.sqrt(square / n)).toBeLessThan(0.02);
 			// Candidates of a want share its ways' draws: some sixty samples of their own, three standard errors of their mean.
 			expect(Math.abs(bias / n)).toBeLessThan(0.006);
-			expect(worst).toBeLessThan(0.07);
+			expect(worst).toBeLessThan(0.06);
+			expect(atTheEdge).toBeLessThan(0.12);
 		}
 	);
 

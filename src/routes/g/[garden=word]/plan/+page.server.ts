@@ -21,7 +21,6 @@ export const load: PageServerLoad = async (event) => {
 	const plan = planFor(frame.state, asked);
 	return {
 		...frame,
-		...{ aim: asked.aim, anew: asked.anew },
 		plan: later(plan),
 		// After the plan, for they begin from it.
 		sim: later(plan.then(() => simFor(frame.state, asked))),

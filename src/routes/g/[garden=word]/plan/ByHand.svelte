@@ -12,9 +12,11 @@
 		busy: boolean;
 		ontry: (on: string, pieces: number) => void;
 		onleave: () => void;
+		/** Not by this way at all. */
+		onnever: () => void;
 		onclose: () => void;
 	}
-	let { batch, name, busy, ontry, onleave, onclose }: Props = $props();
+	let { batch, name, busy, ontry, onleave, onnever, onclose }: Props = $props();
 	let on = $derived(batch.on);
 	let pieces = $derived<number | null>(batch.pieces);
 	const id = $props.id();
@@ -34,6 +36,7 @@
 		<Act main disabled={busy || !on || !pieces} onclick={() => ontry(on, pieces ?? 1)}>{busy ? 'Working it out …' : 'Try it'}</Act
 		>
 		<Act disabled={busy} onclick={onleave}>Leave it out</Act>
+		<Act disabled={busy} onclick={onnever}>Not by this way</Act>
 		<Act onclick={onclose}>Close</Act>
 	</div>
 </div>

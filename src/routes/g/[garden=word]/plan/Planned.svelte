@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -29,6 +30,7 @@
 	}
 	let { plan: made, binds, sim, planned, garden, currency, units }: Props = $props();
 
+	const choice = $derived({ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way) });
 	/** The plan as it was changed by hand; null while it is as it was made. */
 	let hand = $state<PlanView | null>(null);
 	const plan = $derived(hand ?? made);
@@ -47,7 +49,7 @@
 			const response = await fetch(`${base}/plan/try.json`, {
 				method: 'POST',
 				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ aim: made.aim, anew: made.anew, batches, resolve })
+				body: JSON.stringify({ ...choice, batches, resolve })
 			});
 			const told = (await response.json()) as PlanView | { error: { sentence: string } } | { message: string };
 			if ('error' in told) refused = told.error.sentence;
@@ -205,6 +207,7 @@
 					{busy}
 					ontry={(on, pieces) => change(want.id, keyOf(batch), { on, pieces })}
 					onleave={() => change(want.id, keyOf(batch), null)}
+					onnever={() => goto(aimAddress(base, { ...choice, not: [...choice.not, `${batch.kindId}~${batch.wayId}`] }))}
 					onclose={() => (picked = null)}
 				/>
 			{/if}
@@ -216,7 +219,9 @@
 				? 'it stands already.'
 				: l.why === 'due'
 					? 'its day has gone by: give it another.'
-					: 'it is wanted more than three years ahead: the plan looks three years ahead.'}
+					: l.why === 'many'
+						? 'it waits until some of those that are due before it are planned: the plan takes a hundred at a time.'
+						: 'it is wanted more than three years ahead: the plan looks three years ahead.'}
 		</p>
 	{/each}
 </section>
@@ -281,7 +286,7 @@
 	<p class="mt-6 no-print">
 		<a
 			class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-			href="{base}/plan/sheet.pdf{aimQuery(plan.aim, plan.anew)}">The plan on paper, for the shed door (PDF)</a
+			href="{base}/plan/sheet.pdf{aimQuery(choice)}">The plan on paper, for the shed door (PDF)</a
 		>
 	</p>
 {/if}
@@ -293,19 +298,27 @@
 				{#if aim === plan.aim}<span class="inline-flex min-h-12 items-center border-b-4 border-catkin px-3 font-semibold"
 						>{words}</span
 					>
-				{:else}<Act href={aimAddress(base, aim, plan.anew)} data-sveltekit-noscroll>{words}</Act>{/if}
+				{:else}<Act href={aimAddress(base, { ...choice, aim })} data-sveltekit-noscroll>{words}</Act>{/if}
 			</li>
 		{/each}
 	</ul>
+	{#each plan.not as n (n.way)}
+		<p class="mt-3">
+			Ruled out: {n.says}.
+			<a href={aimAddress(base, { ...choice, not: choice.not.filter((way) => way !== n.way) })}>Allow it again</a>
+		</p>
+	{/each}
 	{#if planned > 0 || plan.anew}
 		<p class="mt-3 max-w-prose">
 			{#if plan.anew}
-				Here all that is only planned is open to change. <a href={aimAddress(base, plan.aim, false)}>Plan around it instead</a>.
+				Here all that is only planned is open to change. <a href={aimAddress(base, { ...choice, anew: false })}
+					>Plan around it instead</a
+				>.
 			{:else}
 				{planned === 1 ? 'One batch is' : `${planned} batches are`} planned already and {planned === 1 ? 'stays' : 'stay'} as {planned ===
 				1
 					? 'it is'
-					: 'they are'}. <a href={aimAddress(base, plan.aim, true)}>Plan anew, with those open to change</a>.
+					: 'they are'}. <a href={aimAddress(base, { ...choice, anew: true })}>Plan anew, with those open to change</a>.
 			{/if}
 		</p>
 	{/if}

@@ -20,11 +20,20 @@ export const STAGE_WORDS: Record<string, string> = {
 	planted: 'Planted'
 };
 
-export const aimQuery = (aim: string, anew: boolean): string => {
-	const query = new URLSearchParams({ ...(aim === 'usual' ? {} : { aim }), ...(anew ? { anew: '1' } : {}) }).toString();
-	return query && `?${query}`;
+/** What the address asks of the plan. */
+export interface Choice {
+	aim: string;
+	anew: boolean;
+	/** Ways that are ruled out. */
+	not: readonly string[];
+}
+export const aimQuery = ({ aim, anew, not }: Choice): string => {
+	const query = new URLSearchParams({ ...(aim === 'usual' ? {} : { aim }), ...(anew ? { anew: '1' } : {}) });
+	for (const way of not) query.append('not', way);
+	const text = query.toString();
+	return text && `?${text}`;
 };
-export const aimAddress = (base: string, aim: string, anew: boolean): string => `${base}/plan${aimQuery(aim, anew)}`;
+export const aimAddress = (base: string, choice: Choice): string => `${base}/plan${aimQuery(choice)}`;
 
 /** "Against the usual plan: 2 batches fewer, 40 minutes less, €6 more; one want fewer is met." */
 export function comparedTo(here: Totals, usual: Totals, currency: string): string {
