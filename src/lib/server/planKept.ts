@@ -1,17 +1,25 @@
 /** Plans that were made, kept where all threads' answers come together: asked again while nothing has changed, they are there at once. */
+import { error } from '@sveltejs/kit';
+import { LRUCache } from 'lru-cache';
 import { Kept } from './kept.js';
 import { planJob } from './threads/pool.js';
 import { choiceKey } from './planAsked.js';
 import type { BindView, PlanAsked, PlanView } from './jointView.js';
 import type { SimView } from './simView.js';
 
+const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };
 const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;
 const plans = new Kept<PlanView>(16, (p) => 20_000 + p.wants.length * 6_000 + p.loads.length * 12_000, true);
 const binds = new Kept<{ list: BindView[] }>(2, (b) => 200 + b.list.length * 2_000, true);
 
+/** The last state that a garden's plan was asked for: what is looked for beyond an older one is of no use any more. */
+const newest = new LRUCache<string, string>({ max: 1_000 });
+
 /** @param state what the plan hangs on: another after every entry, and every day */
-export const planFor = (state: string, asked: PlanAsked): Promise<PlanView> =>
-	plans.waited(keyOf(state, asked), () => planJob('plan', asked));
+export function planFor(state: string, asked: PlanAsked): Promise<PlanView> {
+	newest.set(asked.slug, state);
+	return plans.waited(keyOf(state, asked), () => planJob('plan', asked));
+}
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);
 export const simFor = (state: string, asked: PlanAsked): Promise<SimView> =>
@@ -22,7 +30,10 @@ export const bindsFor = async (state: string, asked: PlanAsked, wants: readonly 
 	(
 		await binds.waited(keyOf(state, asked), async () => {
 			const list: BindView[] = [];
-			for (const want of wants) list.push(...(await planJob('planBinds', { ...asked, want })));
+			for (const want of wants) {
+				if (newest.get(asked.slug) !== state) error(503, CHANGED);
+				list.push(...(await planJob('planBinds', { ...asked, want })));
+			}
 			return { list };
 		})
 	).list;
