@@ -4,6 +4,7 @@ import { z } from 'zod';
 import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, refused } from '../forms.js';
+import { plannedActs } from './want.js';
 import { batchAsked, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
@@ -42,8 +43,10 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 			});
 	}
 	const beside = besides.safeParse(f.json('beside'));
-	const theirs = await guarded(() => state.batchesOfWants(db, garden.id, [...new Set(read.data.map((b) => b.want))]));
-	for (const want of new Set(read.data.map((b) => b.want))) {
+	// A plan made anew may leave a want with nothing: what was planned for that one gives way too, so it is named with the rest.
+	const about = new Set([...read.data.map((b) => b.want), ...Object.keys(beside.success ? beside.data : {})]);
+	const theirs = await guarded(() => state.batchesOfWants(db, garden.id, [...about]));
+	for (const want of about) {
 		const there = theirs.filter((b) => b.wantId === want && b.status !== 'dropped').length;
 		if (!beside.success || beside.data[want] !== there)
 			return refused({
@@ -54,23 +57,14 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 	}
 	// Planned anew: what was only planned for these wants gives way to it.
 	const old = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
-	const planned = read.data.map((b, i) => {
-		const id = i === 0 ? frame.id : uuidv5(String(i), frame.id);
-		return {
-			...{
-				id,
-				kind: 'batch.planned' as const,
-				subjectId: id,
-				on: garden.today,
-				note: i === 0 ? frame.note : '',
-				takesCode: true
-			},
-			data: {
-				...{ kind_id: b.kind, way_id: b.way, stock_id: b.stock, want_id: b.want, place_id: null },
-				...{ count: b.pieces, planned_on: b.on }
-			}
-		};
-	});
+	const planned = plannedActs(
+		frame,
+		garden.today,
+		read.data.map((b) => ({
+			...{ kind_id: b.kind, way_id: b.way, stock_id: b.stock, want_id: b.want },
+			...{ count: b.pieces, planned_on: b.on }
+		}))
+	);
 	const dropped = old.map((b) => ({
 		...{ id: uuidv5(b.id, frame.id), kind: 'batch.dropped' as const, subjectId: b.id, on: garden.today, note: '' },
 		data: { why: 'planned anew' }

@@ -106,6 +106,25 @@ const flushesSchema = z
 	.min(1)
 	.max(6);
 
+export interface PlannedData {
+	kind_id: string;
+	way_id: string;
+	stock_id: string | null;
+	want_id: string;
+	count: number;
+	planned_on: string;
+}
+
+/** Batches to be, written together: the first bears the form's own id and note, and one undo takes all of them back. */
+export const plannedActs = (frame: Asked['frame'], today: string, batches: readonly PlannedData[]) =>
+	batches.map((data, i) => {
+		const id = i === 0 ? frame.id : uuidv5(String(i), frame.id);
+		return {
+			...{ id, kind: 'batch.planned' as const, subjectId: id, on: today, note: i === 0 ? frame.note : '', takesCode: true },
+			data: { ...data, place_id: null }
+		};
+	});
+
 /** A plan is taken: one batch for each time that its pieces are cut. */
 export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Promise<Made | Refusing> {
 	const want = await guarded(() => state.wantById(database(), garden.id, params.want));
@@ -113,26 +132,15 @@ export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Pro
 	const read = flushesSchema.safeParse(f.json('flushes'));
 	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
 	const flushes = read.data;
-	const acts = flushes.map((flush, i) => {
-		const id = i === 0 ? frame.id : uuidv5(String(i), frame.id);
-		return {
-			id,
-			kind: 'batch.planned' as const,
-			subjectId: id,
-			on: garden.today,
-			note: i === 0 ? frame.note : '',
-			takesCode: true,
-			data: {
-				kind_id: want.kind_id,
-				way_id: f.text('way_id'),
-				stock_id: f.textOrNull('stock_id'),
-				want_id: want.id,
-				place_id: null,
-				count: flush.pieces,
-				planned_on: isoOf(flush.on)
-			}
-		};
-	});
+	const stock_id = f.textOrNull('stock_id');
+	const acts = plannedActs(
+		frame,
+		garden.today,
+		flushes.map((x) => ({
+			...{ kind_id: want.kind_id, way_id: f.text('way_id'), stock_id, want_id: want.id },
+			...{ count: x.pieces, planned_on: isoOf(x.on) }
+		}))
+	);
 	const count = flushes.reduce((n, x) => n + x.pieces, 0);
 	return {
 		acts,

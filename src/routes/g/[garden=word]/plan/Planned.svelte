@@ -144,7 +144,11 @@
 				noted={false}
 			>
 				<input type="hidden" name="batches" value={asTaken(takes)} />
-				<input type="hidden" name="beside" value={beside(takes)} />
+				<input
+					type="hidden"
+					name="beside"
+					value={beside(plan.anew ? plan.wants.filter((w) => !without.includes(w.id)) : takes)}
+				/>
 				{#if plan.anew}<input type="hidden" name="anew" value="1" />{/if}
 				{#if withBatches.length > 1}
 					<Fold label="Take only some of it">

@@ -19,11 +19,12 @@
 		const all = sim.from.map((from, w) => ({ from, n: sim.stages.reduce((s, x) => s + x.weeks[w]!.p50, 0) }));
 		return all.reduce((a, b) => (b.n > a.n ? b : a), all[0]!);
 	});
-	/** Where a second strike would change the odds as they are told. */
+	/** Where a second strike would change the odds as they are told: what it gains in the seasons grown, on the want's own odds. */
 	const worth = $derived(
 		sim.wants.flatMap((s) => {
 			const want = wants.find((w) => w.id === s.id);
-			return want && sayOdds(s.again) !== sayOdds(s.odds) ? [{ ...s, want }] : [];
+			const again = Math.min(1, (want?.odds ?? 0) + s.again - s.odds);
+			return want && sayOdds(again) !== sayOdds(want.odds) ? [{ ...s, again, want }] : [];
 		})
 	);
 	const COLOURS = ['frost', 'catkin-deep', 'leaf'] as const;
@@ -67,7 +68,9 @@
 			<ul class="ruled mt-1">
 				{#each worth as s (s.id)}
 					<li class="py-2">
-						<span class="font-semibold">{s.want.target} {s.want.name}</span>: {sayOdds(s.again)} instead of {sayOdds(s.odds)}.
+						<span class="font-semibold">{s.want.target} {s.want.name}</span>: {sayOdds(s.again)} instead of {sayOdds(
+							s.want.odds
+						)}.
 						<span class="note block"
 							>Needed {sayOdds(s.struckAgain.share)}, then about {sayNumber(Math.max(1, Math.round(s.struckAgain.pieces)))} more.</span
 						>
