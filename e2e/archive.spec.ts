@@ -48,7 +48,8 @@ test('an archive brings a whole garden into an empty house, and a wrong file is 
 	await expect(page.getByRole('alert')).toContainText('not a zip that can be read');
 	await page.getByLabel('Archive of a garden').setInputFiles({ name: 'garden.zip', mimeType: 'application/zip', buffer: zip });
 	await page.getByRole('button', { name: 'Bring this garden in' }).click();
-	await expect(page).toHaveURL(/three-alders\/round/);
+	// Every entry is read again and the season worked out: several seconds alone, more beside another spec.
+	await expect(page).toHaveURL(/three-alders\/round/, { timeout: 60_000 });
 	await settled(app.url);
 	const after = await Promise.all(['wants', 'stock', 'ledger'].map((p) => words(app.url, p)));
 	expect(after).toEqual(before);

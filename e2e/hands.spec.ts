@@ -1,9 +1,7 @@
 /** By keys alone, by ear, and every form that a tap opens: the interface for those who have no mouse or see little. */
-import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
 import { expect, SIZES, test } from './app.js';
-
-const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+import { faultsOf, withAxe } from './axe.js';
 
 /** Presses Tab until that has the focus, as a person would; never more than a page has stops. */
 async function tabTo(page: Page, to: Locator): Promise<void> {
@@ -69,14 +67,8 @@ for (const size of SIZES)
 		test.setTimeout(240_000);
 		await page.setViewportSize(size);
 		const faults: string[] = [];
-		const look = async (what: string) => {
-			await page.evaluate(() => (document.documentElement.dataset.theme = 'light'));
-			const day = await new AxeBuilder({ page }).withTags(TAGS).analyze();
-			await page.evaluate(() => (document.documentElement.dataset.theme = 'dark'));
-			const night = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
-			for (const v of [...day.violations, ...night.violations])
-				faults.push(`${what}: ${v.id} ${v.nodes.length} × ${v.nodes[0]?.html.slice(0, 200)}`);
-		};
+		await withAxe(page);
+		const look = async (what: string) => void faults.push(...(await faultsOf(page, what)));
 		await page.goto(`${app.demo}/round`);
 		for (const name of [/^Count$/, /^Bring in/, /^Skip or put off/]) {
 			await page.getByRole('button', { name }).first().click();
