@@ -104,7 +104,7 @@ export async function benchJoint(tell: (line: string) => void): Promise<void> {
 	const at = solved.chosen.findIndex((x) => x.parts.length > 0);
 	const tries = Array.from({ length: 200 }, (_, i) => {
 		const t = performance.now();
-		solved.p.odds[at]!.of(solved.chosen[at]!.parts.map((x) => ({ c: x.c, n: x.n + (i % 7) })));
+		solved.p.faces[at]![0]!.odds.of(solved.chosen[at]!.parts.map((x) => ({ c: x.c, n: x.n + (i % 7) })));
 		for (const x of parts) solved.p.field.asksOf(solved.p.rows, x.c, x.n + (i % 7));
 		return performance.now() - t;
 	}).sort((a, b) => a - b);

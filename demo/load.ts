@@ -161,7 +161,8 @@ export async function loadDemo(): Promise<void> {
 						target,
 						due,
 						confidence,
-						shape
+						shape,
+						...{ enough: w.enough ?? null, late_weeks: w.lateWeeks ?? 0, weighs: w.weighs ?? 'alike' }
 					}
 				}
 			]

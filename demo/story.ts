@@ -575,6 +575,10 @@ export interface WantStory {
 	shape: Record<string, number | string> | null;
 	/** Take the best plan on the day of loading. */
 	plan?: boolean;
+	/** How it would do too where it cannot be met whole. */
+	enough?: number;
+	lateWeeks?: number;
+	weighs?: 'first' | 'last';
 }
 
 /** Where those stand that the household has set in the drawing of their bed, m. */
@@ -647,7 +651,8 @@ export const WANTS: Record<string, WantStory> = {
 		target: 15,
 		due: ['05-31', 0],
 		confidence: 0.8,
-		shape: { lengthM: 4.6, spacingCm: 35, rows: 1, spares: 1 }
+		shape: { lengthM: 4.6, spacingCm: 35, rows: 1, spares: 1 },
+		enough: 10
 	},
 	fete: {
 		kind: 'marguerite',
@@ -708,7 +713,8 @@ export const WANTS: Record<string, WantStory> = {
 		target: 3,
 		due: ['06-01', 1],
 		confidence: 0.9,
-		shape: null
+		shape: null,
+		weighs: 'first'
 	},
 	move: {
 		kind: 'daylily',
@@ -729,7 +735,8 @@ export const WANTS: Record<string, WantStory> = {
 		target: 200,
 		due: ['06-12', 1],
 		confidence: 0.9,
-		shape: null
+		shape: null,
+		enough: 60
 	},
 	edging: {
 		kind: 'catmint',
@@ -739,7 +746,8 @@ export const WANTS: Record<string, WantStory> = {
 		target: 24,
 		due: ['09-20', 1],
 		confidence: 0.9,
-		shape: null
+		shape: null,
+		lateWeeks: 8
 	},
 	fruit: {
 		kind: 'currant',

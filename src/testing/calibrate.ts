@@ -104,8 +104,7 @@ export function keepPromises(kinds: readonly Kind[], gardens: number, runs: numb
 				due,
 				today,
 				confidence,
-				stock: { count: 1_000, sizeCm: null, ageYears: 4, condition: 'strong' },
-				minutesPerWeek: 1e6
+				stock: { count: 1_000, sizeCm: null, ageYears: 4, condition: 'strong' }
 			});
 			const best = plan(request).ways[0]!.best;
 			if (!best) break;

@@ -3,7 +3,7 @@ import { dayNumber } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Exact, JointRequest, JointWant, Room, Solvers, Source } from '$lib/core/joint/index.js';
-import { solveJoint } from '$lib/core/joint/index.js';
+import { solveJoint, wouldDo } from '$lib/core/joint/index.js';
 import { beliefsOf, plannedBatch, wantOdds } from '$lib/core/plan/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
 import { seasonOfClimate } from '$lib/core/season/season.js';
@@ -21,6 +21,14 @@ export const wantOf = (over: Partial<JointWant> & Pick<JointWant, 'id' | 'kindId
 	priority: 1,
 	already: Float64Array.of(1),
 	...over
+});
+
+/** The same want with what would do too, where nothing stands yet. */
+export const alsoDoing = (want: JointWant, wish: { enough?: number; lateWeeks?: number }): JointWant => ({
+	...want,
+	otherwise: wouldDo({ target: want.target, due: want.due, enough: wish.enough ?? null, lateWeeks: wish.lateWeeks ?? 0 }).map(
+		(o) => ({ ...o, already: want.already })
+	)
 });
 
 export const sourceOf = (id: string, kind: Kind, count: number): Source => ({
@@ -48,8 +56,7 @@ export function jointOf(
 /** The odds of a want as its own page would tell them: each batch exact, together as the ways' means have them. */
 export const exactOf =
 	(r: JointRequest): Exact =>
-	(w, { parts }) => {
-		const want = r.wants[w]!;
+	(want, { parts }) => {
 		const { kind, season, years } = r.kinds.get(want.kindId)!;
 		const batches = parts.map(({ c, n }) => {
 			const means = beliefsOf(c.way, c.source.record[c.way.id] ?? {}, r.rho);
@@ -67,12 +74,14 @@ export function inventGarden(kinds: readonly Kind[], d: Dice): { climate: Climat
 	const climate = pick([...CLIMATES, tropics, arctic], d);
 	const today = dayNumber('2027-01-01') + Math.floor(d.uniform() * 365);
 	const mine = Array.from({ length: 2 + Math.floor(d.uniform() * 4) }, () => pick(kinds, d));
-	const wants = mine.map((kind, i) =>
-		wantOf({
+	const wants = mine.map((kind, i) => {
+		const want = wantOf({
 			...{ id: `w${i}`, kindId: kind.id, target: 2 + Math.floor(d.uniform() * 25) },
 			due: today + 180 + Math.floor(d.uniform() * 700)
-		})
-	);
+		});
+		// Of every third half would do, and ten weeks late.
+		return i % 3 === 2 ? alsoDoing(want, { enough: Math.ceil(want.target / 2), lateWeeks: 10 }) : want;
+	});
 	const own = [...new Set(mine)];
 	const sources = own.flatMap((kind, i) =>
 		Array.from({ length: 1 + Math.floor(d.uniform() * 2) }, (_, k) =>
@@ -103,19 +112,18 @@ export function keepJoint(kinds: readonly Kind[], gardens: number, runs: number,
 	const found: Kept[] = [];
 	for (let g = 0; g < gardens; g++) {
 		const { climate, r } = inventGarden(kinds, d);
-		const { chosen, odds } = solveJoint(r, solvers, exactOf(r));
+		const { chosen, promised } = solveJoint(r, solvers, exactOf(r));
 		const told = r.wants.map((want, w): Kept => {
 			const parts = chosen[w]!.parts;
 			return {
-				...{ promised: odds[w]!, sampled: chosen[w]!.odds, kept: 0, runs: 0, batches: parts.length },
+				...{ promised: promised[w]!, sampled: chosen[w]!.odds, kept: 0, runs: 0, batches: parts.length },
 				what: `${want.kindId} ${parts.map((p) => p.c.way.id).join('+')} ${climate.latitude}°`
 			};
 		});
 		for (let run = 0; run < runs; run++) {
 			const season = yearByChance(climate, d);
 			const worlds = new Map<string, World>();
-			r.wants.forEach((want, w) => {
-				const { parts } = chosen[w]!;
+			chosen.forEach(({ parts, as: want }, w) => {
 				if (parts.length === 0) return;
 				const { kind } = r.kinds.get(want.kindId)!;
 				let there = 0;

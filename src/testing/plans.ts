@@ -33,9 +33,7 @@ export function requestOf(kind: Kind, c: Climate, over: Partial<PlanRequest> = {
 		today,
 		season: seasonOfClimate(c),
 		years: yearsOf(kind, c, today),
-		minutesPerWeek: 1_000,
-		busyMinutes: 0,
-		roomCm2: null,
+		carries: () => [],
 		...over
 	};
 }

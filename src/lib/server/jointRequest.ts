@@ -1,24 +1,22 @@
 /** A garden as the joint plan is asked about it: its wants, its stock, its places, its weeks, and all that takes of them already. */
 import type { Garden } from './context.js';
 import { database } from './db.js';
-import { protectionOf, inHand } from '$lib/core/ledger/index.js';
+import { protectionOf } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
-import { forecastOf, known, modelOf } from './model.js';
+import { modelOf } from './model.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
+import { carriedBy } from './carried.js';
 import { solver } from './solver.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
 import { keepOf, stockPlantOf, takingsFrom } from './wants.js';
-import { winterIn } from './winterPlan.js';
-import { dayNumber, yearOf } from '$lib/core/dates.js';
-import type { DayNumber } from '$lib/core/dates.js';
-import { MOST_DAYS } from '$lib/core/joint/index.js';
+import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
+import { JOINT, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
-import type { Busy, JointRequest, JointWant, KindYears, Room, Rules, Source, Weights } from '$lib/core/joint/index.js';
+import type { JointRequest, JointWant, Rules, Source, Weights } from '$lib/core/joint/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
-import { effortOf } from '$lib/core/plan/effort.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
@@ -66,12 +64,15 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 	const left: { wantId: string; why: Left }[] = [];
 	for (const w of open) {
 		const due = dayNumber(w.due);
+		const wish = { target: w.target, due, enough: w.enough, lateWeeks: w.late_weeks };
+		const otherwise = wouldDo(wish).filter((o) => o.due >= m.today && o.due <= m.today + MOST_DAYS);
+		const last = otherwise.reduce((day, o) => Math.max(day, o.due), due);
 		const batches = mine.get(w.id)!;
 		const planted = batches.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
 		const why =
 			planted >= w.target
 				? 'met'
-				: due < m.today
+				: last < m.today
 					? 'due'
 					: due > m.today + MOST_DAYS
 						? 'far'
@@ -81,26 +82,21 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		if (why) left.push({ wantId: w.id, why });
 		else
 			wants.push({
-				...{ id: w.id, kindId: w.kind_id, target: w.target, due, confidence: w.confidence, priority: 1 },
-				already: oddsOf(m, snapshot, w, batches).pmf
+				...{ id: w.id, kindId: w.kind_id, target: w.target, due, confidence: w.confidence },
+				priority: JOINT.weighs.value[w.weighs],
+				already: oddsOf(m, snapshot, w, batches).pmf,
+				otherwise: otherwise.map((o) => ({
+					...o,
+					already: oddsOf(m, snapshot, { ...w, target: o.target, due: isoOf(o.due) }, batches).pmf
+				}))
 			});
 	}
 	const wanted = new Set(wants.map((w) => w.kindId));
 	const sources = stocks.filter((s) => wanted.has(s.kind_id) && !isBarred(protectionOf(s), yearOf(m.today)));
-	const rooms: Room[] = m.places.filter((p) => !p.closed).map((p) => ({ id: p.id, kind: p.kind, cm2: p.room_cm2 }));
-	const busy = [...busyBatches(m, snapshot.living), ...busyStock(m, snapshot, solve)];
-	const of = (kindId: string): KindYears => {
-		const kind = m.kinds.get(kindId)!;
-		return { kind, season: m.season.usualFor(kind), years: m.season.years(kind) };
-	};
-	const kindIds = new Set([...wanted, ...busy.map((b) => b.kindId)]);
 	const request: JointRequest = {
-		...{ today: m.today, wants, rooms, busy, book: m.book, rho: m.record.rho, seed: options.seed ?? 1 },
+		...carriedBy(m, snapshot, solve, wanted),
+		...{ wants, rho: m.record.rho, seed: options.seed ?? 1 },
 		sources: sources.map((s) => sourceOf(m, s, fromStocks.filter(counts))),
-		kinds: new Map([...kindIds].map((id) => [id, of(id)])),
-		// Nobody who keeps plants has no time for them: none means that they have not said.
-		minutesPerWeek: garden.data.minutes_per_week || Infinity,
-		away: garden.data.away.map((a) => ({ from: dayNumber(a.from), to: dayNumber(a.to) })),
 		weights: options.weights ?? weightsOf('usual'),
 		rules: options.rules
 	};
@@ -123,44 +119,3 @@ function sourceOf(m: Model, s: state.StockRow, batches: readonly Batch[]): Sourc
 		shares: Object.fromEntries(ways.map((w) => [w, `${kind.id} ${w} ${m.record.isApart(kind.id, w, s.label) ? s.label : ''}`]))
 	};
 }
-
-/** What living and planned batches will ask for, stage by stage; the present stage where they stand. */
-function busyBatches(m: Model, living: readonly Batch[]): Busy[] {
-	return living.flatMap((b): Busy[] => {
-		const k = known(m, b);
-		const usual = k && forecastOf(m, k).usual;
-		if (!k || !usual) return [];
-		const pieces = b.status === 'planned' ? b.plannedCount : inHand(b);
-		const { stages } = effortOf({ walk: usual, odds: k.odds, struck: pieces, way: k.way, book: m.book });
-		return stages.map((need, i) => ({
-			kindId: b.kindId,
-			struck: i === 0 && b.status === 'planned',
-			roomId: i === 0 && b.status === 'growing' ? b.placeId : null,
-			grows: k.way.stages.find((s) => s.to === need.to)?.grows ?? 'season',
-			need
-		}));
-	});
-}
-
-/** Plants of the stock that stand under a roof in winter, in the winters to come as in the next. */
-function busyStock(m: Model, snapshot: Snapshot, solve: Awaited<ReturnType<typeof solver>>): Busy[] {
-	const winter = winterIn(m, snapshot, solve);
-	const roofed = new Set(winter.rooms.map((p) => p.id));
-	const rests = m.season.usual.standstills(m.today, m.today + MOST_DAYS);
-	return winter.things.flatMap((t): Busy[] => {
-		const place = winter.plan.at.get(t.id)?.place ?? null;
-		if (t.what !== 'stock' || place === null || !roofed.has(place)) return [];
-		return rests.map((rest) => ({
-			kindId: t.kind.id,
-			roomId: place,
-			grows: 'season',
-			struck: false,
-			need: standing(rest.from, rest.to, t.areaCm2, t.count)
-		}));
-	});
-}
-
-const standing = (from: DayNumber, until: DayNumber, areaCm2: number, count: number): Busy['need'] => ({
-	...{ to: 'wintered' as const, from, until, entering: count, container: '', open: false, containers: count, areaCm2 },
-	...{ litres: 0, minutes: 0, minutesPerWeek: 0, handling: 0 }
-});

@@ -7,6 +7,7 @@ import { forecastOf, known, modelOf, stateOf } from './model.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import { handbook } from './handbook.js';
+import { clashSaid } from './carried.js';
 import { jointAsk, oddsOf } from './jointRequest.js';
 import type { JointAsk, Left } from './jointRequest.js';
 import { choiceKey } from './planAsked.js';
@@ -16,13 +17,13 @@ import type * as state from './store/state.js';
 import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { Bound, Change, Clash, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
+import type { Bound, Change, Exact, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { sayBinds, sayChange, sayClash, sayMet, sayMove } from '$lib/core/joint/words.js';
-import type { ChangeSaid, ClashSaid } from '$lib/core/joint/words.js';
+import { sayBinds, sayChange, sayMet, sayMove } from '$lib/core/joint/words.js';
+import type { ChangeSaid } from '$lib/core/joint/words.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
 import { blankBatch, inHand } from '$lib/core/ledger/batch.js';
@@ -34,7 +35,14 @@ import { standing } from '$lib/core/odds/words.js';
 export interface PlanAsked extends PlanChoice {
 	slug: string;
 }
-const rulesOf = ({ not }: PlanChoice): Rules => ({ notWays: not.map((x) => x.replace('~', ' ')) });
+const rulesOf = ({ not, off, spend }: PlanChoice): Rules => ({
+	notWays: not.map((x) => x.replace('~', ' ')),
+	notIn: off.map((x) => {
+		const [from, to] = x.split('~') as [string, string];
+		return { from: dayNumber(from), to: dayNumber(to) };
+	}),
+	spend: spend ?? undefined
+});
 
 /** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
 function batchOf(want: JointWant, { c, n }: Part): Batch {
@@ -50,7 +58,7 @@ export interface Joint {
 	/** Chance for each number that stands on the day: as the want will tell it. */
 	stands: (want: JointWant, x: Pattern) => Float64Array;
 	solved: Solved;
-	exact: (want: JointWant, at: number, x: Pattern) => number;
+	exact: Exact;
 	already: (want: JointWant) => Float64Array;
 }
 
@@ -73,7 +81,9 @@ async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
 		confidence: want.confidence
 	});
 	// Asked for again and again while what would help is looked for.
-	const told = new Map(request.wants.map((w) => [`${w.id} ${w.due} `, w.already]));
+	const told = new Map<string, Float64Array>(
+		request.wants.flatMap((w) => [w, ...(w.otherwise ?? [])].map((x) => [`${w.id} ${x.due} `, x.already] as const))
+	);
 	const standsOf = (want: JointWant, key: string, batches: () => Batch[]): Float64Array => {
 		const name = `${want.id} ${want.due} ${key}`;
 		let pmf = told.get(name);
@@ -82,8 +92,8 @@ async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
 	};
 	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
 	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
-	const exact: Joint['exact'] = (want, _, x) => atLeast(stands(want, x), want.target);
-	const found = solveJoint(request, await solversOf(), (w, x) => exact(request.wants[w]!, w, x));
+	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
+	const found = solveJoint(request, await solversOf(), exact);
 	return { ask, solved: found, exact, already, stands };
 }
 /** HiGHS ends on its count of branches in nearly all gardens; the seconds are for the few in which it does not. */
@@ -105,6 +115,9 @@ export interface PlanView {
 	clashes: string[];
 	/** Ways that were ruled out. */
 	not: { way: string; says: string }[];
+	/** Days between which nothing is struck, and what it may cost. */
+	off: readonly string[];
+	spend: number | null;
 	/** Wants that are left out, and why. */
 	left: { name: string; why: Left }[];
 	figures: { candidates: number; patterns: number; gap: number };
@@ -125,6 +138,8 @@ export interface WantPlanned {
 	due: string;
 	confidence: number;
 	odds: number;
+	/** Fewer or later as would do too, where that is what the plan is for; with its odds. */
+	instead: { target: number; due: string; odds: number } | null;
 	/** Plants that usually stand by the day. */
 	usually: number;
 	/** With nothing new. */
@@ -198,37 +213,26 @@ export async function handView({ batches, resolve, ...asked }: HandAsked): Promi
 	const all = batches.map((b) => ({
 		...{ wantId: b.want, wayId: b.way, sourceId: b.stock, on: dayNumber(b.on), pieces: b.pieces, pinned: b.pinned }
 	}));
-	const told = byHand(joint.solved.p, all, (w, x) => joint.exact(joint.ask.request.wants[w]!, w, x));
+	const told = byHand(joint.solved.p, all, joint.exact);
 	if (!told.ok) return told;
 	const usual = totalsOf(joint.solved);
 	if (!resolve) {
-		const clashes = told.value.clashes.map((c) => clashSaid(joint.ask, c));
+		const clashes = told.value.clashes.map((c) => clashSaid(joint.ask.m, joint.ask.snapshot, c));
 		return ok(shown(asked, joint, told.value.solved, usual, clashes));
 	}
 	const rules = { ...rulesOf(asked), pinned: all.filter((b) => b.pinned) };
 	const request = { ...joint.ask.request, rules };
-	const again = solveJoint(request, await solversOf(), (w, x) => joint.exact(request.wants[w]!, w, x));
+	const again = solveJoint(request, await solversOf(), joint.exact);
 	return ok(shown(asked, joint, again, usual, []));
 }
 
-function clashSaid({ m, snapshot }: JointAsk, c: Clash): string {
-	const on = isoOf(c.day);
-	const said: ClashSaid =
-		c.of === 'minutes'
-			? { of: 'minutes', on, over: c.over }
-			: c.of === 'stock'
-				? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
-				: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
-	return sayClash(said, m.garden.units);
-}
-
-function plantName(m: Model, snapshot: JointAsk['snapshot'], id: string | null): string {
-	const stock = snapshot.stocks.find((s) => s.id === id);
-	const kind = stock && m.kinds.get(stock.kind_id);
-	return stock && kind ? withLabel(kind, stock.label) : 'a plant';
-}
-
-function shown({ aim, anew, not }: PlanChoice, joint: Joint, solved: Solved, usual: Totals | null, clashes: string[]): PlanView {
+function shown(
+	{ aim, anew, not, off, spend }: PlanChoice,
+	joint: Joint,
+	solved: Solved,
+	usual: Totals | null,
+	clashes: string[]
+): PlanView {
 	const { ask } = joint;
 	const { m, request, snapshot, left } = ask;
 	const told = tell(solved.p, solved);
@@ -244,6 +248,7 @@ function shown({ aim, anew, not }: PlanChoice, joint: Joint, solved: Solved, usu
 			...{ id: row.id, name: nameOf(row), label: row.label, target: row.target, due: row.due, confidence: row.confidence },
 			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
 			standing: standing(solved.odds[i]!, row.confidence),
+			instead: w.as === request.wants[i] ? null : { target: w.as.target, due: isoOf(w.as.due), odds: solved.promised[i]! },
 			usually: quantilesOf(joint.stands(request.wants[i]!, solved.chosen[i]!)).p50,
 			beside: ask.all.get(row.id) ?? 0,
 			growing: ask.mine.get(row.id)!.flatMap((b) => growingOf(m, b)),
@@ -273,10 +278,13 @@ function shown({ aim, anew, not }: PlanChoice, joint: Joint, solved: Solved, usu
 		)
 		.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.want < b.want ? -1 : 1));
 	const met = wants.filter((w) => w.standing === 'in hand').length;
+	const otherwise = wants.filter(
+		(w) => w.instead && w.standing !== 'in hand' && standing(w.instead.odds, w.confidence) === 'in hand'
+	).length;
 	return {
-		...{ aim, anew, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
+		...{ aim, anew, off, spend, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
 		not: not.flatMap((way) => notShown(m, way)),
-		says: sayMet(met, wants.length),
+		says: sayMet(met, wants.length, otherwise),
 		loads: loadsShown(told.loads, placeName, m.today),
 		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
 		figures: {
@@ -376,5 +384,14 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 }
 
 /** What is least effort comes first: a word, then a date, then things to do and to pay. */
-const EFFORT: Record<Change['of'], number> = { confidence: 0, due: 1, number: 2, minutes: 3, room: 4, stock: 5, money: 6 };
+const EFFORT: Record<Change['of'], number> = {
+	confidence: 0,
+	due: 1,
+	number: 2,
+	minutes: 3,
+	spend: 4,
+	room: 5,
+	stock: 6,
+	money: 7
+};
 const ranked = (b: Bound) => [...b.changes].sort((x, y) => EFFORT[x.change.of] - EFFORT[y.change.of]);

@@ -10,9 +10,14 @@ export interface PlanChoice {
 	anew: boolean;
 	/** Ways that are not to be used: "lavender~semi-ripe". */
 	not: readonly string[];
+	/** Days between which nothing is to be struck: "2027-05-01~2027-05-14". */
+	off: readonly string[];
+	/** What all that is new may cost; null: not said. */
+	spend: number | null;
 }
 /** The same choice has the same name. */
-export const choiceKey = ({ aim, anew, not }: PlanChoice): string => JSON.stringify([aim, anew, [...not].sort()]);
+export const choiceKey = ({ aim, anew, not, off, spend }: PlanChoice): string =>
+	JSON.stringify([aim, anew, [...not].sort(), [...off].sort(), spend]);
 
 const WAY = /^[a-z0-9-]{1,60}~[a-z0-9-]{1,60}$/;
 /** More ways are not ruled out by hand. */
@@ -21,8 +26,22 @@ const MOST_NOT = 30;
 export const aimOf = (query: URLSearchParams): PlanChoice => ({
 	aim: AIMS.find((a) => a === query.get('aim')) ?? 'usual',
 	anew: query.get('anew') === '1',
-	not: [...new Set(query.getAll('not'))].filter((x) => WAY.test(x)).slice(0, MOST_NOT)
+	not: [...new Set(query.getAll('not'))].filter((x) => WAY.test(x)).slice(0, MOST_NOT),
+	off: [...new Set(query.getAll('off'))].filter(isSpan).slice(0, MOST_OFF),
+	spend: spendIn(query.get('spend'))
 });
+
+/** More times away from it are not ruled out by hand. */
+const MOST_OFF = 20;
+export const MOST_SPENT = 100_000;
+function isSpan(text: string): boolean {
+	const [from = '', to = '', more] = text.split('~');
+	return more === undefined && isIsoDate(from) && isIsoDate(to) && from <= to;
+}
+function spendIn(text: string | null): number | null {
+	const n = text === null || text.trim() === '' ? Number.NaN : Number(text);
+	return n >= 0 && n <= MOST_SPENT ? n : null;
+}
 
 /** More batches are no home's plan. */
 export const MOST_BATCHES = 400;
@@ -40,6 +59,11 @@ export const handRequest = z.strictObject({
 	aim: z.enum(AIMS).default('usual'),
 	anew: z.boolean().default(false),
 	not: z.array(z.string().regex(WAY)).max(MOST_NOT).default([]),
+	off: z
+		.array(z.string().refine(isSpan, 'Two days, as 2027-05-01~2027-05-14, the first of them first.'))
+		.max(MOST_OFF)
+		.default([]),
+	spend: z.number().min(0).max(MOST_SPENT).nullable().default(null),
 	batches: z.array(batchAsked.extend({ pinned: z.boolean().default(false) })).max(MOST_BATCHES),
 	resolve: z.boolean().default(false)
 });

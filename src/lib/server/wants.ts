@@ -2,7 +2,7 @@
 import { wayIn } from './context.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
-import { holdsOf } from './holds.js';
+import { carriesFor } from './carried.js';
 import { Kept } from './kept.js';
 import { modelOf, shortOf, stateOf } from './model.js';
 import { frostOnStock } from './stood.js';
@@ -21,6 +21,7 @@ import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { canGive, takingOf } from '$lib/core/material/capacity.js';
 import type { StockPlant, Taking } from '$lib/core/material/capacity.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
+import { wouldDo } from '$lib/core/joint/otherwise.js';
 import { keepThrough } from '$lib/core/plan/keep.js';
 import { aloneOf, plan } from '$lib/core/plan/options.js';
 import type { Plan } from '$lib/core/plan/options.js';
@@ -44,6 +45,11 @@ export interface WantView {
 	/** Chance, with what is planned and with what grows already only. */
 	odds: number;
 	oddsGrowing: number;
+	/** Fewer or later that would do too, each with its odds, where the want itself is not in hand. */
+	wouldDo: { target: number; due: string; odds: number }[];
+	enough: number | null;
+	lateWeeks: number;
+	weighs: state.WantRow['weighs'];
 	standing: ReturnType<typeof standingWord> | 'met' | 'missed' | 'no plan';
 	quantiles: { p05: number; p50: number; p95: number };
 	pmf: number[];
@@ -118,6 +124,12 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 				: null;
 		const days = found.flatMap(({ forecast: f }) => (f.planted ? [f.planted] : []));
 		const latest = (pick: (d: { quick: number; usual: number; slow: number }) => number) => isoOf(Math.max(...days.map(pick)));
+		const others = wouldDo({ target: w.target, due, enough: w.enough, lateWeeks: w.late_weeks })
+			.filter((o) => o.due >= now)
+			.map((o) => ({
+				...{ target: o.target, due: isoOf(o.due) },
+				odds: wantOdds(o.target, parents, o.due === due ? parts : wantParts(m, mine, o.due).parts).probability
+			}));
 		return {
 			id: w.id,
 			version: w.version,
@@ -140,6 +152,8 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 						: mine.length === 0 && parents.length === 0
 							? 'no plan'
 							: standingWord(all.probability, w.confidence),
+			wouldDo: planted >= w.target || standingWord(all.probability, w.confidence) === 'in hand' ? [] : others,
+			...{ enough: w.enough, lateWeeks: w.late_weeks, weighs: w.weighs },
 			quantiles: { p05: all.quantiles.p05, p50: all.quantiles.p50, p95: all.quantiles.p95 },
 			pmf: [...all.pmf],
 			planted,
@@ -278,7 +292,7 @@ export async function wouldTake(
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
 	const want: state.WantRow = {
 		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
-		...{ dropped_on: null, dropped_why: '' },
+		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const },
 		...draft
 	};
 	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({
@@ -289,18 +303,12 @@ export async function wouldTake(
 
 const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000, true);
 
-async function planned(
-	m: Model,
-	{ stocks: all, living }: Snapshot,
-	want: state.WantRow,
-	stockId: string | null
-): Promise<WantPlan | null> {
+async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockId: string | null): Promise<WantPlan | null> {
 	const { garden } = m;
 	const db = database();
 	const kind = m.kinds.get(want.kind_id);
 	if (!kind) return null;
-	const stocks = all.filter((s) => s.kind_id === kind.id && !s.gone_on);
-	const inHandNow = living.filter((b) => b.status === 'growing');
+	const stocks = snapshot.stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
 	const [taken, ofWant] = await Promise.all([
 		state.batchesFrom(
 			db,
@@ -366,35 +374,10 @@ async function planned(
 			today: m.today,
 			season: m.season.usualFor(kind),
 			years: m.season.years(kind),
-			minutesPerWeek: garden.data.minutes_per_week,
-			busyMinutes: busyMinutes(m, inHandNow),
-			roomCm2: freeRoom(places, m, inHandNow)
+			carries: await carriesFor(m, snapshot, kind)
 		});
 	}
 	return result;
 }
-
-const SHELTERED_PLACES = new Set(['bench', 'sill', 'lit_shelf', 'frame', 'garage', 'nursery_row']);
-
-/** Room left in the sheltered places that have a size, cm²; null when none has. */
-function freeRoom(places: readonly state.PlaceRow[], m: Model, batches: readonly Batch[]): number | null {
-	const rooms = places.filter((p) => p.room_cm2 !== null && SHELTERED_PLACES.has(p.kind));
-	if (rooms.length === 0) return null;
-	const used = batches
-		.filter((b) => rooms.some((p) => p.id === b.placeId))
-		.reduce((cm2, b) => {
-			const holds = holdsOf(b, wayIn(m.kinds.get(b.kindId), b.wayId), m.book);
-			return cm2 + holds.areaCm2 * holds.count;
-		}, 0);
-	return Math.max(0, rooms.reduce((cm2, p) => cm2 + p.room_cm2!, 0) - used);
-}
-
-/** Minutes of care a week that what grows already asks for, by the handbook. */
-const busyMinutes = (m: Model, batches: readonly Batch[]): number =>
-	batches.reduce((minutes, b) => {
-		const way = wayIn(m.kinds.get(b.kindId), b.wayId);
-		const stage = way?.stages.find((s) => (b.potted > 0 ? s.to === 'ready' || s.to === 'potted' : true));
-		return minutes + (stage ? holdsOf(b, way, m.book).count * stage.care : 0);
-	}, 0);
 
 const sum = (c: StockChoice) => c.givesNow.reduce((n, g) => n + g.pieces, 0);

@@ -7,12 +7,13 @@ import { Choice } from './descend.js';
 import type { Pattern } from './patterns.js';
 import { poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
-import type { Solved } from './solve.js';
+import type { Exact, Solved } from './solve.js';
 import type { Tail } from './tail.js';
 import type { Busy, JointRequest, JointWant, Room } from './types.js';
 
 export type Change =
 	| { of: 'minutes'; more: number }
+	| { of: 'spend'; more: number }
 	| { of: 'room'; roomId: string; moreCm2: number }
 	| { of: 'stock'; more: number }
 	| { of: 'due'; weeks: number }
@@ -33,7 +34,7 @@ export interface Bound {
 	/** Odds as the plan has it. */
 	odds: number;
 	/** Things that hold it back: with all of one free it would be met. */
-	by: ('minutes' | 'room' | 'stock' | 'time')[];
+	by: ('minutes' | 'spend' | 'room' | 'stock' | 'time')[];
 	/** Changes that were seen to meet it, the least effort first. */
 	changes: Freed[];
 }
@@ -41,6 +42,7 @@ export interface Bound {
 /** Steps that a person would think in. */
 const MINUTES = [15, 30, 45, 60, 90, 120, 180, 240] as const;
 const ROOM_CM2 = [1_000, 2_000, 4_000, 6_000, 10_000, 20_000, 40_000] as const;
+const MONEY = [5, 10, 20, 30, 50, 100, 200, 500, 1_000] as const;
 const PLANTS = [1, 2, 3, 5, 8, 12] as const;
 const WEEKS = [2, 4, 6, 8, 13, 17, 22, 26, 35, 44, 52, 78, 104] as const;
 const SURE = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.6, 0.5] as const;
@@ -54,9 +56,11 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	const { r, field } = p;
 	const busy: Busy[] = [...r.busy];
 	const takings = new Map(r.sources.map((s) => [s.id, [...s.takings]]));
+	let spent = 0;
 	chosen.forEach((x, w) => {
 		if (w === at) return;
 		for (const { c, n } of x.parts) {
+			spent += field.effortOf(c, n).cost;
 			takings.get(c.source.id)!.push(takingOf(c.source.stock, c.way.gives, n, c.on));
 			field.effortOf(c, n).stages.forEach((need, i) =>
 				busy.push({
@@ -68,8 +72,10 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	});
 	return {
 		...r,
+		rules: r.rules && { ...r.rules, ...(r.rules.spend === undefined ? {} : { spend: Math.max(0, r.rules.spend - spent) }) },
 		busy,
-		wants: [r.wants[at]!],
+		// Whole and in time: fewer or later is what it is freed from.
+		wants: [{ ...r.wants[at]!, otherwise: [] }],
 		sources: r.sources.map((s) => ({ ...s, takings: takings.get(s.id)! }))
 	};
 }
@@ -102,8 +108,8 @@ function best(p: Prepared, exact: ((x: Pattern) => number) | null): Tried {
 
 export interface BindsOf {
 	solved: Solved;
-	/** As the want would tell it with another target or day. */
-	exact: (want: JointWant, at: number, pattern: Pattern) => number;
+	/** As the want would tell it with another target or day as well. */
+	exact: Exact;
 	/** What stands by another day. */
 	already: (want: JointWant) => Float64Array;
 }
@@ -127,7 +133,7 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		return best(p, (x) => {
 			const key = `${w.target} ${w.due} ${x.key}`;
 			let odds = seen.get(key);
-			if (odds === undefined) seen.set(key, (odds = exact(w, at, x)));
+			if (odds === undefined) seen.set(key, (odds = exact(w, x)));
 			return odds;
 		});
 	};
@@ -161,6 +167,13 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		const found = first(MINUTES, (m, e) => roomier({ ...base, minutesPerWeek: base.minutesPerWeek + m }, e));
 		if (found) by.push('minutes');
 		if (found) add({ of: 'minutes', more: found.step }, found.t);
+	}
+	const spend = base.rules?.spend;
+	if (spend !== undefined) {
+		const withMoney = (more: number) => ({ ...base, rules: { ...base.rules, spend: spend + more } });
+		const found = roomier(withMoney(MONEY.at(-1)!), false).met ? first(MONEY, (m, e) => roomier(withMoney(m), e)) : null;
+		if (found) by.push('spend');
+		if (found) add({ of: 'spend', more: found.step }, found.t);
 	}
 	if (roomier({ ...base, rooms: free(base.rooms, () => true, 1e9) }, false).met) {
 		let helps = false;

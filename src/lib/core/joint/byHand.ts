@@ -4,12 +4,13 @@ import type { DayNumber } from '../dates.js';
 import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import { Choice } from './descend.js';
+import type { Rows } from './needs.js';
 import { patternOf } from './patterns.js';
 import type { Part, Pattern } from './patterns.js';
 import { costOf, patternsFor } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Exact, Solved } from './solve.js';
-import type { PlannedBatch } from './types.js';
+import type { JointRequest, PlannedBatch } from './types.js';
 
 export interface HandBatch extends PlannedBatch {
 	wantId: string;
@@ -17,7 +18,7 @@ export interface HandBatch extends PlannedBatch {
 
 /** A set of places, minutes or a plant that is asked for more than there is, and its worst day. */
 export interface Clash {
-	of: 'minutes' | 'stock' | readonly string[];
+	of: 'minutes' | 'money' | 'stock' | readonly string[];
 	day: DayNumber;
 	over: number;
 	/** The plant, where it is one. */
@@ -26,7 +27,8 @@ export interface Clash {
 
 /** @returns the same plan with other batches, or why one of them can't be */
 export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact): Result<{ solved: Solved; clashes: Clash[] }> {
-	const parts: Part[][] = p.r.wants.map(() => []);
+	// By want, and by each way in which it would do.
+	const parts: (Part | null)[][][] = p.faces.map((faces) => faces.map(() => []));
 	for (const b of batches) {
 		const at = p.r.wants.findIndex((w) => w.id === b.wantId);
 		const want = p.r.wants[at];
@@ -44,24 +46,37 @@ export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact)
 				`${on} is out of season for it.${next ? ` Its window opens on ${sayDate(isoOf(next.opens))}.` : ''}`,
 				'on'
 			);
-		const c = p.field.candidate(want, source, way, b.on, window);
+		const each = p.faces[at]!.map((f) => p.field.candidate(f.want, source, way, b.on, window));
+		const c = each.find((x) => x !== null);
 		if (!c)
 			return refuse('plan.late', `Struck on ${on}, none of them would stand in time, or the plant has none to give then.`, 'on');
 		if (b.pieces > c.most) return refuse('plan.stock', `On ${on} that plant gives ${c.most}, not ${b.pieces}.`, 'pieces');
-		parts[at]!.push({ c, n: b.pieces });
+		each.forEach((x, face) => parts[at]![face]!.push(x && { c: x, n: b.pieces }));
 	}
-	const chosen = parts.map((list, at): Pattern =>
-		patternOf(
-			patternsFor(p, at),
-			list,
-			list
-				.map((x) => `${x.c.name}*${x.n}`)
-				.sort()
-				.join(' + ')
-		)
+	const chosen = parts.map((faces, at) =>
+		faces
+			.flatMap((list, face): Pattern[] => {
+				const all = list.filter((x) => x !== null);
+				if (all.length < list.length) return [];
+				const key = all.map((x) => `${x.c.name}*${x.n}`).sort();
+				return [patternOf(patternsFor(p, at, p.faces[at]![face]), all, key.join(' + '))];
+			})
+			.reduce((a, b) => (b.cost < a.cost ? b : a))
 	);
-	const solved: Solved = { p, chosen, first: chosen, bound: costOf(chosen), odds: chosen.map((x, w) => exact(w, x)) };
-	return ok({ solved, clashes: clashesOf(p, chosen) });
+	const odds = chosen.map((x, w) => exact(p.r.wants[w]!, x));
+	const promised = chosen.map((x) => exact(x.as, x));
+	return ok({
+		solved: { ...{ p, chosen, first: chosen, bound: costOf(chosen) }, odds, promised },
+		clashes: clashesOf(p, chosen)
+	});
+}
+
+/** A row that is overfull, as what it is of. */
+export function clashOf(r: Pick<JointRequest, 'rooms'>, rows: Rows, row: number, over: number): Clash {
+	const { of, day } = rows.about(row);
+	if (of === 'minutes' || of === 'money') return { of, day, over, sourceId: null };
+	if (typeof of === 'number') return { of: r.rooms.filter((_, i) => of & (1 << i)).map((x) => x.id), day, over, sourceId: null };
+	return { of: 'stock', day, over, sourceId: of.id };
 }
 
 /** The worst of each thing that is overfull. */
@@ -71,13 +86,7 @@ export function clashesOf(p: Prepared, chosen: readonly Pattern[]): Clash[] {
 	loads.forEach((load, row) => {
 		const over = load - p.rows.limits[row]!;
 		if (over <= 1e-6 * Math.max(1, p.rows.limits[row]!)) return;
-		const { of, day } = p.rows.about(row);
-		const clash: Clash =
-			of === 'minutes'
-				? { of, day, over, sourceId: null }
-				: typeof of === 'number'
-					? { of: p.r.rooms.filter((_, i) => of & (1 << i)).map((x) => x.id), day, over, sourceId: null }
-					: { of: 'stock', day, over, sourceId: of.id };
+		const clash = clashOf(p.r, p.rows, row, over);
 		const key = `${String(clash.of)} ${clash.sourceId}`;
 		if (over > (worst.get(key)?.over ?? 0)) worst.set(key, clash);
 	});

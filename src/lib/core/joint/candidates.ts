@@ -50,6 +50,9 @@ export interface Candidate {
 	perPiece: number;
 }
 
+/** The last day on which a want would do. */
+export const lastDue = (w: JointWant): DayNumber => (w.otherwise ?? []).reduce((day, o) => Math.max(day, o.due), w.due);
+
 /** The garden as its candidates are worked out. */
 export class Field {
 	private readonly tables = new Map<string, readonly Timetable[]>();
@@ -61,7 +64,7 @@ export class Field {
 		readonly r: JointRequest,
 		readonly sample: Sample
 	) {
-		this.last = r.wants.reduce((day, w) => Math.max(day, w.due), r.today) + 400;
+		this.last = r.wants.reduce((day, w) => Math.max(day, lastDue(w)), r.today) + 400;
 	}
 
 	private yearsOf(kindId: string): readonly Timetable[] {
@@ -94,17 +97,29 @@ export class Field {
 		return open ?? { opens: on, closes: on, bestFrom: on + 1, bestTo: on };
 	}
 
-	/** One batch, worked out once; null where none of it can be in time. */
-	candidate(want: JointWant, source: Source, way: WayProfile, on: DayNumber, window: Opening): Candidate | null {
+	/**
+	 * One batch, worked out once; null where the plant gives nothing then, or none of it can be in time.
+	 * @param anyhow as well where none can be in time: somebody insists on it
+	 */
+	candidate(want: JointWant, source: Source, way: WayProfile, on: DayNumber, window: Opening, anyhow = false): Candidate | null {
 		const name = `${want.id} ${source.id} ${way.id} ${on}`;
-		const before = this.known.get(name);
+		const key = `${name} ${want.due} ${anyhow}`;
+		const before = this.known.get(key);
 		if (before !== undefined) return before;
-		const made = this.made(name, want, source, way, on, window);
-		this.known.set(name, made);
+		const made = this.made(name, want, source, way, on, window, anyhow ? 0 : LEAST_CHANCE);
+		this.known.set(key, made);
 		return made;
 	}
 
-	private made(name: string, want: JointWant, source: Source, way: WayProfile, on: DayNumber, window: Opening): Candidate | null {
+	private made(
+		name: string,
+		want: JointWant,
+		source: Source,
+		way: WayProfile,
+		on: DayNumber,
+		window: Opening,
+		least: number
+	): Candidate | null {
 		const { kind, season } = this.r.kinds.get(want.kindId)!;
 		const usual = walk({ kind, way, start: on, season });
 		const most = canGive(source.stock, way.gives, source.takings, on);
@@ -113,7 +128,7 @@ export class Field {
 		const shares = source.shares[way.id] ?? `${want.kindId} ${way.id}`;
 		const q = chancesIn(this.sample, { name, shares, way, odds, on, due: want.due, years: this.yearsOf(want.kindId) });
 		const mean = meanOf(q);
-		if (mean < LEAST_CHANCE) return null;
+		if (mean < least) return null;
 		const ever = way.stages.reduce((p, s) => (s.to === 'wintered' ? p : p * meanChance(odds.get(s.to)!)), 1);
 		const inBest = on >= window.bestFrom && on <= window.bestTo;
 		const away = Math.max(0, window.bestFrom - on, on - window.bestTo);
@@ -174,13 +189,15 @@ export class Field {
 
 	/** What so many pieces of a candidate ask of the garden. */
 	asksOf(rows: Rows, c: Candidate, pieces: number): Asks {
-		return rows.asksOf(this.stagesOf(rows, c, pieces), {
+		const effort = this.effortOf(c, pieces);
+		const taking = {
 			source: c.source,
 			on: c.on,
 			share: pieces / Math.max(1, c.full),
 			recoverDays: c.way.gives.recover_days,
 			usesUp: c.way.gives.uses_up
-		});
+		};
+		return rows.asksOf(this.stagesOf(rows, c, pieces, effort), taking, effort.cost);
 	}
 
 	stagesOf(rows: Rows, c: Candidate, pieces: number, effort = this.effortOf(c, pieces)) {

@@ -57,7 +57,7 @@ describe('one want and one batch', () => {
 				for (const c of p.candidates[0]!.filter((_, at) => at % 9 === 0)) {
 					const pieces = Math.min(c.most, Math.ceil((1.3 * target) / c.mean));
 					const x = patternOf(of, [{ c, n: pieces }], 'x');
-					const off = x.odds - exact(0, x);
+					const off = x.odds - exact(r.wants[0]!, x);
 					n++;
 					square += off * off;
 					bias += off;
@@ -90,7 +90,7 @@ describe('one want and one batch', () => {
 		const c = a.candidates[0]![3]!;
 		let before = 0;
 		for (let n = 1; n < 60; n += 4) {
-			const odds = a.odds[0]!.of([{ c, n }]);
+			const odds = a.faces[0]![0]!.odds.of([{ c, n }]);
 			expect(odds).toBeGreaterThanOrEqual(before - 1e-6);
 			before = odds;
 		}

@@ -15,8 +15,20 @@ export const JOINT = {
 		OWN
 	),
 	spread: judged(3, 'weeks', 'Within which potting on and planting out are got round to, once plants are ready for it.', OWN),
+	weighs: judged(
+		{ first: 4, alike: 1, last: 0.25 },
+		'times',
+		'What a want that goes before others, or after them, is worth against them.',
+		OWN
+	),
+	otherwise: judged(
+		{ always: 0.05, fewer: 0.4, late: 0.15 },
+		'share of a want’s worth',
+		'What is given up where a want is met with fewer or later, as it would do too: a little always, this much of the share of plants that is missing, this much for being as late as it may.',
+		OWN
+	),
 	part: judged(
-		0.3,
+		0.2,
 		'share of that',
 		'Of what a want is worth so much is for the plants that do stand on the day, the rest for being as sure as asked.',
 		OWN

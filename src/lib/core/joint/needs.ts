@@ -43,6 +43,8 @@ export class Rows {
 	/** What grows already asks for, and what was pinned. */
 	readonly busy: Float64Array;
 	readonly held: Float64Array;
+	/** What all that is new may cost. */
+	private readonly moneyRow: number;
 	private readonly stockRow = new Map<string, number>();
 	private readonly stockDays: DayNumber[][] = [];
 
@@ -67,7 +69,9 @@ export class Rows {
 			this.stockDays.push(days);
 			rows += days.length;
 		}
+		this.moneyRow = rows++;
 		this.limits = new Float64Array(rows);
+		this.limits[this.moneyRow] = r.rules?.spend ?? Infinity;
 		this.busy = new Float64Array(rows);
 		this.held = new Float64Array(rows);
 		for (let w = 0; w < this.weeks; w++) {
@@ -136,7 +140,7 @@ export class Rows {
 	private fillStock(source: Source, days: readonly DayNumber[]): void {
 		const first = this.stockRow.get(source.id)!;
 		days.forEach((day, i) => {
-			const missing = source.takings.reduce((sum, t) => sum + (t.on <= day ? t.share * still(t, day) : 0), 0);
+			const missing = source.takings.reduce((sum, t) => sum + (t.on <= day ? t.share * stillMissing(t, day) : 0), 0);
 			this.limits[first + i] = Math.max(0, 1 - missing);
 		});
 	}
@@ -199,28 +203,46 @@ export class Rows {
 		return set;
 	}
 
-	/** All that a batch asks for: its stages, and its share of a stock plant from its day on. */
-	asksOf(
-		stages: StandingStages,
-		taking: { source: Source; on: DayNumber; share: number; recoverDays: number; usesUp: boolean }
-	): Asks {
+	/** Rows of minutes and room that more of this would overfill, each with by how much. */
+	overBy(stages: StandingStages): { row: number; over: number }[] {
+		return [...this.weekly(stages)].flatMap(([row, asks]) => {
+			const over = asks - this.limits[row]!;
+			return over > 1e-6 * Math.max(1, this.limits[row]!) ? [{ row, over }] : [];
+		});
+	}
+
+	/** Minutes and room that stages ask for, by row. */
+	private weekly(stages: StandingStages): Map<number, number> {
 		const sum = new Map<number, number>();
 		const add = (row: number, amount: number) => sum.set(row, (sum.get(row) ?? 0) + amount);
 		this.eachMinute(stages, add);
 		for (const s of this.stood(stages)) this.eachRoomRow(s.set, s.week, (row) => add(row, s.cm2));
+		return sum;
+	}
+
+	/** All that a batch asks for: its stages, its share of a stock plant from its day on, and its money. */
+	asksOf(
+		stages: StandingStages,
+		taking: { source: Source; on: DayNumber; share: number; recoverDays: number; usesUp: boolean },
+		cost: number
+	): Asks {
+		const sum = this.weekly(stages);
+		const add = (row: number, amount: number) => sum.set(row, (sum.get(row) ?? 0) + amount);
 		const first = this.stockRow.get(taking.source.id)!;
 		const days = this.stockDays[this.r.sources.indexOf(taking.source)]!;
 		days.forEach((day, i) => {
 			if (day < taking.on) return;
-			const left = taking.share * still(taking, day);
+			const left = taking.share * stillMissing(taking, day);
 			if (left > 1e-9) add(first + i, left);
 		});
+		if (cost > 0) add(this.moneyRow, cost);
 		const rows = Int32Array.from([...sum.keys()].sort((a, b) => a - b));
 		return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
 	}
 
 	/** What a row is of, for people. */
-	about(row: number): { of: 'minutes' | RoomSet | Source; day: DayNumber } {
+	about(row: number): { of: 'minutes' | 'money' | RoomSet | Source; day: DayNumber } {
+		if (row === this.moneyRow) return { of: 'money', day: this.r.today };
 		if (row < this.weeks) return { of: 'minutes', day: this.dayOf(row) };
 		const set = Math.floor(row / this.weeks) - 1;
 		if (set < this.sets.length) return { of: this.sets[set]!, day: this.dayOf(row % this.weeks) };
@@ -234,5 +256,5 @@ export class Rows {
 }
 
 /** Share of a taking that is still missing on a day. */
-const still = (t: { on: DayNumber; recoverDays: number; usesUp: boolean }, day: DayNumber): number =>
+export const stillMissing = (t: { on: DayNumber; recoverDays: number; usesUp: boolean }, day: DayNumber): number =>
 	t.usesUp ? 1 : Math.max(0, 1 - (day - t.on) / t.recoverDays);

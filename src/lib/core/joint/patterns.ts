@@ -7,6 +7,7 @@ import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
 import { atLeast } from '../odds/strike.js';
 import { JOINT } from './judged.js';
+import { stillMissing } from './needs.js';
 import type { Asks, Rows } from './needs.js';
 import { Tail } from './tail.js';
 import type { JointWant } from './types.js';
@@ -22,7 +23,9 @@ export interface Pattern {
 	parts: readonly Part[];
 	/** Nothing beside what was pinned. */
 	empty: boolean;
-	/** Chance of the target on the sample. */
+	/** The want as it is met by it: itself, or as would do too. */
+	as: JointWant;
+	/** Chance of that on the sample. */
 	odds: number;
 	/** Work and money with set-ups, and what it is short, in money. */
 	cost: number;
@@ -38,6 +41,8 @@ const LESS = [0, 0.01, 0.025, 0.05, 0.08, 0.12, 0.2, 0.35, 0.55] as const;
 const IN_PAIRS = 9;
 const SPLITS = [0.3, 0.5, 0.7] as const;
 const PAIR_LESS = [0, 0.05, 0.2] as const;
+/** Of the most that can be had, where even that is not enough: less of it fits where there is little room or time. */
+const SHARES = [1, 0.7, 0.45, 0.25] as const;
 /** Nobody strikes more for one want. */
 const MOST_PIECES = 2_000;
 /** Levels of what there is already: a season has one of them. */
@@ -94,13 +99,14 @@ export class Odds {
 		return sum / size;
 	}
 
-	/** Share of what is missing that usually comes of it. */
+	/** Share of what is missing of the whole want that usually comes of it, however many would do. */
 	part(more: readonly Part[]): number {
+		const whole = (this.want.whole ?? this.want.target) - this.want.target;
 		const parts = [...this.fixed, ...more];
 		const size = this.field.sample.size;
 		let sum = 0;
 		for (let s = 0; s < size; s++) {
-			const missing = this.missing[this.level[s]!]!;
+			const missing = this.missing[this.level[s]!]! + whole;
 			if (missing === 0) sum += 1;
 			else {
 				let mean = 0;
@@ -152,8 +158,9 @@ export interface PatternsOf {
 	candidates: readonly Candidate[];
 	/** Asked for, with what the sample is known to be too hopeful by. */
 	confidence: number;
-	/** What the want is worth in money. */
+	/** What the want is worth in money, and the share of it that is given up where it is met otherwise. */
 	worth: number;
+	given: number;
 }
 
 /** Chances are told to the nearest hundredth: what would be told as kept is kept. */
@@ -165,7 +172,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 	const add = (parts: readonly Part[]) => {
 		const used = parts.filter((x) => x.n > 0);
 		// What was pinned is as it is: no second batch of the same day, plant and way.
-		if (used.some((x) => p.odds.fixed.some((f) => f.c === x.c))) return;
+		if (used.some((x) => p.odds.fixed.some((f) => f.c.name === x.c.name))) return;
 		const key = used
 			.map((x) => `${x.c.name}*${x.n}`)
 			.sort()
@@ -181,7 +188,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 }
 
 export function patternOf(
-	{ field, rows, at, odds, worth, confidence }: PatternsOf,
+	{ field, rows, at, want, odds, worth, given, confidence }: PatternsOf,
 	parts: readonly Part[],
 	key: string
 ): Pattern {
@@ -196,19 +203,29 @@ export function patternOf(
 		want: at,
 		parts: [...odds.fixed, ...parts],
 		empty: parts.length === 0,
+		as: want,
 		odds: chance,
 		work,
-		cost: work + shortOf(odds, parts, chance, confidence, worth),
+		cost: work + shortOf({ odds, parts, chance, confidence, worth, given, want }),
 		asks,
 		key
 	};
 }
 
-/** What a want that falls short is worth avoiding: most of it for being less sure than asked, some for plants that are not there. */
-export function shortOf(odds: Odds, parts: readonly Part[], chance: number, confidence: number, worth: number): number {
-	if (chance >= confidence) return 0;
+interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'given' | 'want'> {
+	parts: readonly Part[];
+	chance: number;
+}
+
+/**
+ * What a want that falls short is worth avoiding: most of it for being less sure than asked, some for plants that are
+ * not there. That it goes before others counts for being met: plants towards what will not be met are nobody's first.
+ */
+export function shortOf({ odds, parts, chance, confidence, worth, given, want }: Short): number {
+	if (chance >= confidence) return worth * given;
 	const part = JOINT.part.value;
-	return worth * ((1 - part) * ((confidence - chance) / confidence) + part * (1 - odds.part(parts)));
+	const unsure = given + (1 - given) * ((confidence - chance) / confidence);
+	return worth * (1 - part) * unsure + (worth / want.priority) * part * (1 - odds.part(parts));
 }
 
 /** The least of each candidate at what was asked and at less; the most that the plant gives, where that is not enough. */
@@ -221,7 +238,7 @@ function singles({ odds, candidates, confidence }: PatternsOf, add: (parts: Part
 			const n = less === 0 ? whole : odds.least(c, confidence - less, whole ?? most);
 			if (n !== null && confidence > less) add([{ c, n }]);
 		}
-		if (whole === null) add([{ c, n: most }]);
+		if (whole === null) for (const share of SHARES) add([{ c, n: Math.ceil(most * share) }]);
 		const need = whole ?? Math.ceil(odds.usuallyMissing / c.mean);
 		ranked.push({ c, price: need * c.perPiece * c.reluctance * (whole === null ? 4 : 1) });
 	}
@@ -268,13 +285,28 @@ function pairs({ odds, confidence }: PatternsOf, chosen: readonly Candidate[], a
 				if (!found && most > 1) add(parts(most));
 			}
 			// All that both can give, where nothing less will do.
-			const all = [
-				{ c: a, n: Math.min(a.most, MOST_PIECES) },
-				{ c: b, n: Math.min(b.most, MOST_PIECES) }
-			];
+			const all = mostOfBoth(a, b);
 			if (odds.of(all) < confidence) add(all);
 		}
 	});
+}
+
+/** The most of the earlier, then what the plant has left or grown back by the later. */
+function mostOfBoth(a: Candidate, b: Candidate): Part[] {
+	const [first, then] = a.on <= b.on ? [a, b] : [b, a];
+	const most = (c: Candidate) => Math.min(c.most, MOST_PIECES);
+	if (a.source !== b.source)
+		return [
+			{ c: first, n: most(first) },
+			{ c: then, n: most(then) }
+		];
+	const { recover_days, uses_up } = first.way.gives;
+	const share = first.most / Math.max(1, first.full);
+	const gone = share * stillMissing({ on: first.on, recoverDays: recover_days, usesUp: uses_up }, then.on);
+	return [
+		{ c: first, n: most(first) },
+		{ c: then, n: Math.max(0, Math.min(most(then), Math.floor(then.most - then.full * gone))) }
+	];
 }
 
 /** One stock plant asked again each time that it has grown back. */
@@ -308,6 +340,7 @@ function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add:
 			if (!all) continue;
 			add(all);
 			const parts = (n: number) => asParts(flushesFor(n, f) ?? most) ?? all;
+			if (odds.of(all) < confidence) for (const share of SHARES) add(parts(Math.ceil(piecesOf(most) * share)));
 			for (const less of PAIR_LESS) {
 				if (confidence <= less) continue;
 				const n = odds.leastOf(parts, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));

@@ -1,6 +1,6 @@
 /** The joint plan: candidates, patterns, the choice among them, and what it comes to. */
 import type { DayNumber } from '../dates.js';
-import { Field } from './candidates.js';
+import { Field, lastDue } from './candidates.js';
 import type { Candidate } from './candidates.js';
 import { Choice, descend, inTurn } from './descend.js';
 import type { Choosing } from './descend.js';
@@ -27,7 +27,9 @@ export interface Prepared {
 	r: JointRequest;
 	field: Field;
 	rows: Rows;
-	odds: Odds[];
+	/** By want: as it is asked for, then as would do too. */
+	faces: Face[][];
+	/** By want, of all its faces. */
 	candidates: Candidate[][];
 	/** By want: what the sample is known to be too hopeful by. */
 	margins: Float64Array;
@@ -35,20 +37,36 @@ export interface Prepared {
 	pools: Pattern[][];
 }
 
+/** A want as it may be met. */
+export interface Face {
+	want: JointWant;
+	given: number;
+	odds: Odds;
+	candidates: readonly Candidate[];
+}
+
 /** @param known candidates worked out before, where wants' days and stock are the same: only targets may differ */
 export function prepareJoint(r: JointRequest, known?: Field, tails = new Map<number, Tail>()): Prepared {
 	const field = known ?? new Field(r, new Sample(SEASONS, r.seed, r.rho));
-	const candidates = r.wants.map((w) => [...field.candidatesOf(w)]);
-	const fixed = r.wants.map((w) => pinnedFor(r, field, w));
-	const odds = r.wants.map((w, i) => new Odds(w, field, tails, fixed[i]));
+	const faces = r.wants.map((asked) =>
+		[
+			{ want: asked, given: 0 },
+			...(asked.otherwise ?? []).map(({ given, ...as }) => ({ want: { ...asked, ...as, whole: asked.target }, given }))
+		].map(({ want, given }): Face => ({
+			...{ want, given, candidates: [...field.candidatesOf(want)] },
+			odds: new Odds(want, field, tails, pinnedFor(r, field, want))
+		}))
+	);
+	const candidates = faces.map((list) => list.flatMap((f) => f.candidates));
+	const fixed = faces.map((list) => list[0]!.odds.fixed);
 	const rows = rowsOf(
 		r,
 		candidates.map((list, i) => [...list, ...fixed[i]!.map((x) => x.c)])
 	);
 	// What was pinned takes its room first, even where there is too little.
 	for (const { c, n } of fixed.flat()) rows.hold(field.asksOf(rows, c, n));
-	const worth = r.wants.map((w, i) => worthOf(w, odds[i]!, candidates[i]!));
-	const p: Prepared = { r, field, rows, odds, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
+	const worth = faces.map(([f]) => worthOf(f!));
+	const p: Prepared = { r, field, rows, faces, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
 	p.pools = r.wants.map((_, at) => poolOf(p, at));
 	return p;
 }
@@ -56,7 +74,7 @@ export function prepareJoint(r: JointRequest, known?: Field, tails = new Map<num
 function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]): Rows {
 	const until = candidates.reduce(
 		(day, list) => list.reduce((d, c) => Math.max(d, c.usual.planted), day),
-		r.wants.reduce((d, w) => Math.max(d, w.due), r.today)
+		r.wants.reduce((d, w) => Math.max(d, lastDue(w)), r.today)
 	);
 	const takenOn = new Map<string, DayNumber[]>();
 	for (const list of candidates) for (const c of list) takenOn.set(c.source.id, [...(takenOn.get(c.source.id) ?? []), c.on]);
@@ -67,27 +85,27 @@ function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]):
 export const withLimits = (p: Prepared, r: JointRequest): Prepared => ({ ...p, r, rows: rowsOf(r, p.candidates) });
 
 /** What a want is worth in money: enough that no saving of work is bought with it. */
-function worthOf(w: JointWant, odds: Odds, candidates: readonly Candidate[]): number {
+function worthOf({ want: w, odds, candidates }: Face): number {
 	const { each, perPlant, times } = JOINT.short.value;
 	const missing = odds.usuallyMissing;
 	const cheapest = candidates.reduce((least, c) => Math.min(least, (missing / c.mean) * c.perPiece), Infinity);
 	return w.priority * Math.max(each + perPlant * w.target, Number.isFinite(cheapest) ? times * cheapest : 0);
 }
 
-export const patternsFor = (p: Prepared, at: number): PatternsOf => ({
-	field: p.field,
-	rows: p.rows,
-	at,
-	want: p.r.wants[at]!,
-	odds: p.odds[at]!,
-	candidates: p.candidates[at]!.filter((c) => !p.odds[at]!.fixed.some((x) => x.c === c)),
-	confidence: Math.min(MOST_SURE, p.r.wants[at]!.confidence + p.r.weights.surer + p.margins[at]!),
+export const patternsFor = (p: Prepared, at: number, { want, given, odds, candidates }: Face = p.faces[at]![0]!): PatternsOf => ({
+	...{ field: p.field, rows: p.rows, at, want, given, odds },
+	candidates: candidates.filter((c) => !odds.fixed.some((x) => x.c.name === c.name)),
+	confidence: Math.min(MOST_SURE, want.confidence + p.r.weights.surer + p.margins[at]!),
 	worth: p.worth[at]!
 });
 const MOST_SURE = 0.995;
 
-export const poolOf = (p: Prepared, at: number): Pattern[] =>
-	patternsOf(patternsFor(p, at)).sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
+/** All faces' patterns, the cheapest first; of those that add nothing the cheapest alone. */
+export function poolOf(p: Prepared, at: number): Pattern[] {
+	const all = p.faces[at]!.flatMap((face) => patternsOf(patternsFor(p, at, face)));
+	const idle = all.filter((x) => x.empty).reduce((a, b) => (b.cost < a.cost ? b : a));
+	return all.filter((x) => !x.empty || x === idle).sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
+}
 
 /** What was pinned for a want: obeyed, in season or not. What can't be at all (a plant that has gone) is left out. */
 function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
@@ -96,7 +114,7 @@ function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
 		const way = r.kinds.get(want.kindId)?.kind.ways.find((w) => w.id === x.wayId);
 		const c =
 			x.wantId === want.id && source && way
-				? field.candidate(want, source, way, x.on, field.windowOn(want.kindId, way, x.on))
+				? field.candidate(want, source, way, x.on, field.windowOn(want.kindId, way, x.on), true)
 				: null;
 		return c ? [{ c, n: x.pieces }] : [];
 	});
@@ -118,11 +136,11 @@ export interface Found {
 
 /** The best choice found, with limits by steps, not by the clock: the same question has the same plan. */
 export function choose(p: Prepared, solvers: Solvers | null, start?: readonly Pattern[]): Found {
-	const of: Choosing = { pools: p.pools, limits: p.rows.limits };
+	const of: Choosing = { pools: p.pools.map((pool) => pool.filter((x) => fitsAlone(x, p.rows.limits))), limits: p.rows.limits };
 	const first = whole(p, start ?? inTurn(of, inOrder(p)));
 	const tries = TRIES * p.r.wants.length;
 	let best = whole(p, descend(of, first, tries));
-	let bound = p.pools.reduce((sum, pool) => sum + pool[0]!.cost, 0);
+	let bound = of.pools.reduce((sum, pool) => sum + pool[0]!.cost, 0);
 	if (solvers) {
 		const told = master(of, best, solvers);
 		bound = Math.max(bound, told.bound);
@@ -133,6 +151,10 @@ export function choose(p: Prepared, solvers: Solvers | null, start?: readonly Pa
 	}
 	return { chosen: best, first, bound: Math.min(bound, costOf(best)) };
 }
+
+/** What asks for more than there is by itself is in no plan, and would only flatter the bound. What adds nothing always fits. */
+const fitsAlone = ({ asks: { rows, amounts } }: Pattern, limits: Float64Array): boolean =>
+	rows.every((row, i) => amounts[i]! <= limits[row]! * (1 + 1e-6) + 1e-6);
 
 const whole = (p: Prepared, chosen: readonly (Pattern | null)[]): Pattern[] =>
 	chosen.map((x, w) => x ?? p.pools[w]!.find((y) => y.empty) ?? p.pools[w]![0]!);
@@ -169,7 +191,7 @@ function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
 				on: c.on,
 				pieces: n,
 				inBest: c.inBest,
-				pinned: p.odds[w]!.fixed.some((y) => y.c === c && y.n === n),
+				pinned: p.faces[w]![0]!.odds.fixed.some((y) => y.c.name === c.name && y.n === n),
 				needs: effort.stages,
 				rooms: effort.stages.map((need) => firstRoom(p, p.rows.setOf(stages, need)))
 			},
@@ -179,8 +201,9 @@ function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
 	return {
 		wantId: p.r.wants[w]!.id,
 		batches: batches.map((b) => b.batch).sort((a, b) => a.on - b.on),
+		as: x.as,
 		sampled: x.odds,
-		alone: p.odds[w]!.alone,
+		alone: p.faces[w]![0]!.odds.alone,
 		minutes: batches.reduce((sum, b) => sum + b.effort.minutes, 0),
 		cost: batches.reduce((sum, b) => sum + b.effort.cost, 0)
 	};
@@ -224,12 +247,13 @@ export function lastDayOf(found: Pick<Found, 'chosen'> & { p: Prepared }, at: nu
 	const { p, chosen } = found;
 	const x = chosen[at]!;
 	const asked = Math.min(x.odds, p.r.wants[at]!.confidence) - NEARLY_AS_GOOD;
+	const face = p.faces[at]!.find((f) => f.want === x.as)!;
 	let last = part.c.on;
-	const later = p.candidates[at]!.filter(
-		(c) => c.source === part.c.source && c.way === part.c.way && c.on > part.c.on && c.most >= part.n
-	).sort((a, b) => a.on - b.on);
+	const later = face.candidates
+		.filter((c) => c.source === part.c.source && c.way === part.c.way && c.on > part.c.on && c.most >= part.n)
+		.sort((a, b) => a.on - b.on);
 	for (const c of later) {
-		const odds = p.odds[at]!.all(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
+		const odds = face.odds.all(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
 		if (odds < asked) break;
 		last = c.on;
 	}

@@ -3,15 +3,19 @@ import { choose, prepareJoint, poolOf } from './plan.js';
 import type { Found, Prepared } from './plan.js';
 import type { Pattern } from './patterns.js';
 import type { Solvers } from './master.js';
-import type { JointRequest } from './types.js';
+import type { JointRequest, JointWant } from './types.js';
 
-/** The odds of a want with a pattern, as the want itself will tell them once it is planned. */
-export type Exact = (want: number, pattern: Pattern) => number;
+/**
+ * The odds of a want with a pattern, as the want itself will tell them once it is planned.
+ * @param as the want as it is met: fewer or later than asked, where that would do too
+ */
+export type Exact = (as: JointWant, pattern: Pattern) => number;
 
 export interface Solved extends Found {
 	p: Prepared;
-	/** By want: what it will tell. */
+	/** By want: what it will tell of itself, and of what it is met as. */
 	odds: number[];
+	promised: number[];
 }
 
 /** A sample is so much too hopeful on top of what was seen of it: it chose what looked best. */
@@ -27,10 +31,10 @@ const ROUNDS = 3;
 export function solveJoint(r: JointRequest, solvers: Solvers | null, exact: Exact): Solved {
 	const p = prepareJoint(r);
 	const known = new Map<string, number>();
-	const told = (x: Pattern): number => {
-		const key = `${x.want} ${x.key}`;
+	const told = (as: JointWant, x: Pattern): number => {
+		const key = `${x.want} ${as.target} ${as.due} ${x.key}`;
 		let odds = known.get(key);
-		if (odds === undefined) known.set(key, (odds = exact(x.want, x)));
+		if (odds === undefined) known.set(key, (odds = exact(as, x)));
 		return odds;
 	};
 	let found = choose(p, solvers);
@@ -39,7 +43,7 @@ export function solveJoint(r: JointRequest, solvers: Solvers | null, exact: Exac
 		found.chosen.forEach((x, w) => {
 			const asked = Math.min(MOST_ASKED, r.wants[w]!.confidence + r.weights.surer);
 			if (x.parts.length === 0 || x.odds < asked) return;
-			const odds = told(x);
+			const odds = told(x.as, x);
 			if (odds >= asked - 1e-9) return;
 			p.margins[w]! += asked - odds + ON_TOP;
 			p.pools[w] = poolOf(p, w);
@@ -48,6 +52,10 @@ export function solveJoint(r: JointRequest, solvers: Solvers | null, exact: Exac
 		if (!short) break;
 		found = choose(p, solvers);
 	}
-	return { ...found, p, odds: found.chosen.map(told) };
+	return {
+		...{ ...found, p },
+		odds: found.chosen.map((x, w) => told(r.wants[w]!, x)),
+		promised: found.chosen.map((x) => told(x.as, x))
+	};
 }
 const MOST_ASKED = 0.99;

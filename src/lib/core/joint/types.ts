@@ -32,6 +32,16 @@ export interface JointWant {
 	priority: number;
 	/** Chance for each number that stands on the day by what grows or is planned already. */
 	already: Float64Array;
+	/** Of a want as it would do too: how many are wanted in truth. */
+	whole?: number;
+	/** How it may be met where it cannot be met whole: fewer, later, or both. */
+	otherwise?: readonly Otherwise[];
+}
+
+/** A want as it would do too, with what stands by its day. */
+export interface Otherwise extends Pick<JointWant, 'target' | 'due' | 'already'> {
+	/** Share of the want's worth that is given up with it, 0–1. */
+	given: number;
 }
 
 /** A place with room under cover or in a row; null: nobody has said how much. */
@@ -59,19 +69,25 @@ export interface KindYears {
 	years: readonly Year[];
 }
 
-export interface JointRequest {
+/** What there is of room and time, and what grows already. */
+export interface Garden {
 	today: DayNumber;
-	wants: readonly JointWant[];
-	sources: readonly Source[];
+	/** Of all that grows or may. */
 	kinds: ReadonlyMap<string, KindYears>;
 	book: Book;
-	/** Correlation within a batch. */
-	rho: number;
 	rooms: readonly Room[];
 	busy: readonly Busy[];
+	/** Infinity where nobody has said. */
 	minutesPerWeek: number;
 	/** Nobody is there to strike or to care. */
 	away: readonly Span[];
+}
+
+export interface JointRequest extends Garden {
+	wants: readonly JointWant[];
+	sources: readonly Source[];
+	/** Correlation within a batch. */
+	rho: number;
 	/** Money that an hour is held against, and that a batch more is worth avoiding. */
 	weights: Weights;
 	/** What the person has ruled out or insists on. */
@@ -94,6 +110,8 @@ export interface Rules {
 	notWays?: readonly string[];
 	/** Weeks in which nothing is struck. */
 	notIn?: readonly Span[];
+	/** All that is new may cost so much, in the garden's currency. */
+	spend?: number | undefined;
 	/** Batches that are to be: so many of a source by a way on a day. */
 	pinned?: readonly (PlannedBatch & { wantId: string })[];
 }
@@ -116,7 +134,9 @@ export interface Load {
 export interface PlannedFor {
 	wantId: string;
 	batches: (PlannedBatch & { inBest: boolean; pinned: boolean; needs: StageNeed[]; rooms: (string | null)[] })[];
-	/** By the sample; the exact odds are the want's own (plan/wantOdds.ts). */
+	/** How the plan means to meet it: the want itself, or fewer or later as would do too. */
+	as: JointWant;
+	/** By the sample, of what it is met as; the exact odds are the want's own (plan/wantOdds.ts). */
 	sampled: number;
 	/** Odds with nothing new. */
 	alone: number;

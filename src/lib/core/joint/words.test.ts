@@ -1,6 +1,6 @@
 /** What is said of a plan, with none, one and many. */
 import { describe, expect, it } from 'vitest';
-import { sayBinds, sayChange, sayClash, sayMet, sayMove } from './words.js';
+import { sayBinds, sayChange, sayClash, sayMet, sayMove, sayRepair, sayWouldDo } from './words.js';
 
 const METRIC = { length: 'metric', temperature: 'C' } as const;
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -13,6 +13,16 @@ describe('what is said of a plan', () => {
 		expect(sayMet(0, 4)).toBe('None of the 4 wants can be met as surely as you ask.');
 		expect(sayMet(3, 4)).toBe('3 of 4 wants can be met as surely as you ask.');
 		expect(sayMet(4, 4)).toBe('All 4 wants can be met as surely as you ask.');
+		expect(sayMet(3, 5, 1)).toBe('3 of 5 wants can be met as surely as you ask; 1 more with fewer or later, as would do.');
+		expect(sayMet(0, 5, 2)).toBe('None of the 5 wants can be met as surely as you ask; 2 with fewer or later, as would do.');
+		expect(sayMet(0, 1, 1)).toBe('The one want can’t be met as surely as you ask; with fewer or later, as would do, it can.');
+	});
+
+	it('what would do too: only what differs is named', () => {
+		const of = { target: 20, due: '2027-05-01' };
+		expect(plain(sayWouldDo(of, { ...of, target: 12 }, 0.91))).toBe('12 would do: 9 times in 10');
+		expect(plain(sayWouldDo(of, { ...of, due: '2027-06-12' }, 0.91))).toBe('All 20 by 12 Jun 2027 would do: 9 times in 10');
+		expect(plain(sayWouldDo(of, { target: 12, due: '2027-06-12' }, 0.91))).toBe('12 by 12 Jun 2027 would do: 9 times in 10');
 	});
 
 	it('the next move with its last day: a noun for its number', () => {
@@ -23,6 +33,24 @@ describe('what is said of a plan', () => {
 		expect(plain(sayMove({ ...move, pieces: 1, on: '2027-01-10', last: '2027-01-10' }))).toBe(
 			'1 rod of Red-stemmed dogwood now; no later day is as good.'
 		);
+	});
+
+	it('what mends a want: the next move, how many after it, and the odds then', () => {
+		const move = {
+			pieces: 3,
+			piece: ['slip', 'slips'] as const,
+			kind: 'Sage',
+			today: '2027-06-01',
+			on: '2027-06-01',
+			last: '2027-07-03'
+		};
+		expect(plain(sayRepair(move, 0, 0.91, true))).toBe(
+			'3 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10.'
+		);
+		expect(plain(sayRepair(move, 1, 0.91, true))).toContain('With another batch after it 9 times in 10.');
+		expect(plain(sayRepair(move, 2, 0.91, true))).toContain('With 2 more batches after it 9 times in 10.');
+		expect(plain(sayRepair(move, 0, 0.41, false))).toContain('Even then 4 times in 10.');
+		expect(sayRepair(null, 0, 0.2, false)).toBe('Nothing that can still be struck mends it: the plan tells what else would.');
 	});
 
 	it('what holds a want back: a verb for its subject', () => {
@@ -49,13 +77,15 @@ describe('what is said of a plan', () => {
 		);
 		expect(say({ of: 'number', to: 1, from: 2 })).toBe('1 instead of 2: then 9 times in 10.');
 		expect(say({ of: 'money', plants: 6, cost: 54 })).toBe('Buy 6, about €54.');
+		expect(say({ of: 'spend', more: 20 })).toBe('€20 more to spend: then 9 times in 10.');
 		expect(say({ of: 'minutes', more: 15 }, 0.999)).toContain('almost certain');
 	});
 
 	it('where a plan changed by hand asks for too much', () => {
-		const say = (c: Parameters<typeof sayClash>[0]) => plain(sayClash(c, METRIC));
+		const say = (c: Parameters<typeof sayClash>[0]) => plain(sayClash(c, METRIC, 'EUR'));
+		expect(say({ of: 'money', over: 12 })).toBe('It costs about €12 more than it may.');
 		expect(say({ of: 'minutes', on: '2027-05-01', over: 30 })).toBe(
-			'In the week of 1 May 2027 it asks for 30 min more than you give.'
+			'In the week of 1 May 2027 it asks for 30 min more than you have left.'
 		);
 		expect(say({ of: 'room', places: ['Cold frame'], on: '2027-05-01', overCm2: 3_000 })).toBe(
 			'In the week of 1 May 2027 0.3 m² is missing in Cold frame.'

@@ -6,14 +6,27 @@ import { capital, sayOdds } from '../odds/words.js';
 import { sayArea, sayMinutes } from '../units/say.js';
 import type { UnitChoice } from '../units/say.js';
 
-/** "7 of 9 wants can be met as surely as you ask." */
-export function sayMet(met: number, all: number): string {
+/** "7 of 9 wants can be met as surely as you ask; 1 more with fewer or later, as would do." */
+export function sayMet(met: number, all: number, otherwise = 0): string {
+	if (otherwise > 0) {
+		const more =
+			all === 1
+				? 'with fewer or later, as would do, it can'
+				: `${otherwise} ${met ? 'more ' : ''}with fewer or later, as would do`;
+		return `${sayMet(met, all).slice(0, -1)}; ${more}.`;
+	}
 	if (all === 0) return 'Nothing is wanted that is still to be planned.';
 	if (all === 1)
 		return met === 1 ? 'The one want can be met as surely as you ask.' : 'The one want can’t be met as surely as you ask.';
 	if (met === 0) return `None of the ${all} wants can be met as surely as you ask.`;
 	if (met === all) return `All ${all} wants can be met as surely as you ask.`;
 	return `${met} of ${all} wants can be met as surely as you ask.`;
+}
+
+/** "12 by 1 May 2027 would do: 9 times in 10", without a stop. What differs from the want itself is named. */
+export function sayWouldDo(of: { target: number; due: IsoDate }, as: { target: number; due: IsoDate }, odds: number): string {
+	const many = as.target < of.target ? `${as.target}` : `All ${as.target}`;
+	return `${many}${as.due > of.due ? ` by ${sayDate(as.due)}` : ''} would do: ${sayOdds(odds)}`;
 }
 
 export interface NextMove {
@@ -34,11 +47,19 @@ export function sayMove({ pieces, piece, kind, on, last, today }: NextMove): str
 	return `${what} ${when}${last > on ? `; until ${sayDate(last)} it is as good` : '; no later day is as good'}.`;
 }
 
+/** What mends a want that has slipped: "12 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10." */
+export function sayRepair(first: NextMove | null, others: number, odds: number, met: boolean): string {
+	if (!first) return 'Nothing that can still be struck mends it: the plan tells what else would.';
+	const then = others === 0 ? 'then' : others === 1 ? 'with another batch after it' : `with ${others} more batches after it`;
+	return `${sayMove(first)} ${capital(met ? then : `even ${then}`)} ${sayOdds(odds)}.`;
+}
+
 /** What holds a want back, as the subject of a sentence. */
-export type Bind = 'minutes' | 'room' | 'stock' | 'time';
+export type Bind = 'minutes' | 'spend' | 'room' | 'stock' | 'time';
 
 const BIND_WORDS: Record<Bind, string> = {
 	minutes: 'your minutes a week',
+	spend: 'what it may cost',
 	room: 'the room you have',
 	stock: 'what its stock can give',
 	time: 'the time that is left'
@@ -55,6 +76,7 @@ export function sayBinds(by: readonly Bind[]): string {
 
 export type ChangeSaid =
 	| { of: 'minutes'; more: number }
+	| { of: 'spend'; more: number }
 	| { of: 'room'; place: string; moreCm2: number }
 	| { of: 'stock'; more: number; kind: string }
 	| { of: 'due'; on: IsoDate }
@@ -68,6 +90,8 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 	switch (c.of) {
 		case 'minutes':
 			return `${capital(sayMinutes(c.more))} more a week${then}`;
+		case 'spend':
+			return `${sayMoney(c.more, currency)} more to spend${then}`;
 		case 'room':
 			return `${capital(sayArea(c.moreCm2 / 10_000, units))} more room in ${c.place}${then}`;
 		case 'stock':
@@ -85,14 +109,17 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 
 export type ClashSaid =
 	| { of: 'minutes'; on: IsoDate; over: number }
+	| { of: 'money'; over: number }
 	| { of: 'room'; places: readonly string[]; on: IsoDate; overCm2: number }
 	| { of: 'stock'; plant: string; on: IsoDate };
 
 /** Where a plan changed by hand asks for more than there is. */
-export function sayClash(c: ClashSaid, units: UnitChoice): string {
+export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): string {
 	switch (c.of) {
+		case 'money':
+			return `It costs about ${sayMoney(Math.max(1, Math.round(c.over)), currency)} more than it may.`;
 		case 'minutes':
-			return `In the week of ${sayDate(c.on)} it asks for ${sayMinutes(Math.max(1, c.over))} more than you give.`;
+			return `In the week of ${sayDate(c.on)} it asks for ${sayMinutes(Math.max(1, c.over))} more than you have left.`;
 		case 'room':
 			return `In the week of ${sayDate(c.on)} ${sayArea(Math.max(100, c.overCm2) / 10_000, units)} is missing in ${c.places.length === 1 ? c.places[0]! : `${c.places.slice(0, -1).join(', ')} and ${c.places.at(-1)!} together`}.`;
 		case 'stock':

@@ -191,7 +191,7 @@ describe('a plan of any kind', () => {
 			const stock = { count: 3, sizeCm: null, ageYears: 4, condition: 'strong' } as const;
 			// Holly takes three years, yew four.
 			const due = dayNumber('2031-06-15');
-			const p = plan(requestOf(kind, north, { stock, target: 5, due, confidence: 0.85, today, minutesPerWeek: 200 }));
+			const p = plan(requestOf(kind, north, { stock, target: 5, due, confidence: 0.85, today }));
 			expect(p.ways.length).toBe(kind.ways.length);
 			expect(
 				p.ways.some((w) => w.best),

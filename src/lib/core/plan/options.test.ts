@@ -184,9 +184,13 @@ describe('a plan', () => {
 	});
 
 	it('names what binds', () => {
-		const p = plan(request({ minutesPerWeek: 1, roomCm2: 10 }));
-		const codes = p.ways.flatMap((w) => w.best?.binds.map((b) => b.code) ?? []);
-		expect(codes).toContain('minutes');
-		expect(codes).toContain('room');
+		const asked: number[] = [];
+		const carries: PlanRequest['carries'] = (stages) => {
+			asked.push(...stages.map((n) => n.areaCm2));
+			return [{ code: 'minutes', sentence: 'Too little time.' }];
+		};
+		const p = plan(request({ carries }));
+		expect(p.ways.filter((w) => w.best).every((w) => w.best!.binds.some((b) => b.sentence === 'Too little time.'))).toBe(true);
+		expect(Math.max(...asked)).toBeGreaterThan(0);
 	});
 });

@@ -222,7 +222,7 @@ function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], fa
 	if (strike === null || flushes === null) return;
 	result.lastSafe = d.on;
 	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, way: s.way, book: r.book });
-	const binds = bindings(r, effort, flushes);
+	const binds = bindings(r, s.way, effort, flushes);
 	const { bestFrom, bestTo, from } = d.window;
 	const inBest = d.on >= bestFrom && d.on <= bestTo;
 	const away = Math.max(0, bestFrom - d.on, d.on - bestTo);
@@ -346,7 +346,7 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 				inBest: c.on >= c.window.bestFrom && c.on <= c.window.bestTo,
 				hinge: hingeOf(s, flushes.at(-1)!),
 				moreAlike: promisedIfAlike(s, flushes),
-				binds: bindings(r, effort, flushes)
+				binds: bindings(r, s.way, effort, flushes)
 			};
 		}
 		strike += Math.max(1, Math.ceil(strike * 0.04));

@@ -1,12 +1,12 @@
 /** What a plan is asked, and what it answers: in days, pieces, minutes, cm² and money. */
 import type { DayNumber } from '../dates.js';
 import type { Book } from '../mix/stands.js';
-import type { Kind, StageName } from '../handbook/schema.js';
+import type { Kind, StageName, WayProfile } from '../handbook/schema.js';
 import type { Tallies } from '../evidence/tally.js';
 import type { StockPlant, Taking } from '../material/capacity.js';
 import type { Quantiles } from '../odds/strike.js';
 import type { Season } from '../season/season.js';
-import type { Effort } from './effort.js';
+import type { Effort, StageNeed } from './effort.js';
 import type { Flush } from './flushes.js';
 import type { Year } from './walk.js';
 import type { WantBatch } from './wantOdds.js';
@@ -31,11 +31,8 @@ export interface PlanRequest {
 	/** The usual season, and the years that may come for this kind. */
 	season: Season;
 	years: readonly Year[];
-	minutesPerWeek: number;
-	/** Minutes a week that the garden asks for already. */
-	busyMinutes: number;
-	/** Free room of all places together, cm²; null when no place has a size. */
-	roomCm2: number | null;
+	/** What the garden has too little of for such a batch, in sentences. */
+	carries: (stages: readonly StageNeed[], way: WayProfile) => { code: 'minutes' | 'room'; sentence: string }[];
 }
 
 export interface PlanOption {

@@ -6,16 +6,8 @@ import type { Effort } from './effort.js';
 import type { Flush } from './flushes.js';
 import type { PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
 
-export function bindings(r: PlanRequest, effort: Effort, flushes: readonly Flush[]): PlanOption['binds'] {
-	const binds: PlanOption['binds'] = [];
-	const free = Math.max(0, r.minutesPerWeek - r.busyMinutes);
-	if (effort.peakMinutesPerWeek > free)
-		binds.push({
-			code: 'minutes',
-			sentence: `It asks for ${Math.round(effort.peakMinutesPerWeek)} minutes in its fullest week; you give ${r.minutesPerWeek}${r.busyMinutes >= 1 ? `, of which ${Math.round(r.busyMinutes)} go to what grows already` : ''}.`
-		});
-	if (r.roomCm2 !== null && effort.peakAreaCm2 > r.roomCm2)
-		binds.push({ code: 'room', sentence: 'It needs more room than your sheltered places have free.' });
+export function bindings(r: PlanRequest, way: WayProfile, effort: Effort, flushes: readonly Flush[]): PlanOption['binds'] {
+	const binds: PlanOption['binds'] = r.carries(effort.stages, way);
 	if (flushes.length > 1)
 		binds.push({
 			code: 'flushes',

@@ -53,6 +53,13 @@ function targetOf(
 	return ok({ count: f.number('target') ?? Number.NaN, shape: null });
 }
 
+/** How it would do too, where it cannot be met whole. */
+const wouldDoOf = (f: Fields) => ({
+	enough: f.number('enough'),
+	late_weeks: f.number('late_weeks') ?? 0,
+	weighs: f.text('weighs') || 'alike'
+});
+
 export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Refusing> {
 	const purpose = f.text('purpose');
 	const kindId = f.text('kind_id');
@@ -67,7 +74,8 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 		target: target.value.count,
 		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
-		shape: target.value.shape
+		shape: target.value.shape,
+		...wouldDoOf(f)
 	};
 	return {
 		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: frame.id, data }],
@@ -90,7 +98,11 @@ export async function changeWant({ garden, f, frame, params }: Asked<'want'>): P
 		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		// A number that was typed is no longer the one that its measures came to.
-		shape: target === want.target ? want.shape : null
+		shape: target === want.target ? want.shape : null,
+		// A form that does not ask after them leaves them as they are; fewer that would do are fewer than are wanted.
+		...(f.text('weighs')
+			? wouldDoOf(f)
+			: { enough: (want.enough ?? target) < target ? want.enough : null, late_weeks: want.late_weeks, weighs: want.weighs })
 	};
 	return {
 		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: want.id, seen: f.number('seen'), data }],

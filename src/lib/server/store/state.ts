@@ -175,7 +175,8 @@ export interface WantRow extends Want {
 	version: number;
 }
 
-const WANT = 'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why';
+const WANT =
+	'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why, enough, late_weeks, weighs';
 
 export async function wants(db: Queryable, gardenId: string): Promise<WantRow[]> {
 	const { rows } = await db.query<WantRow>(`SELECT ${WANT}, version FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
@@ -189,10 +190,11 @@ export async function wantById(db: Queryable, gardenId: string, id: string): Pro
 
 export async function putWant(db: Queryable, gardenId: string, w: Want): Promise<void> {
 	await db.query(
-		`INSERT INTO want (garden_id, ${WANT}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+		`INSERT INTO want (garden_id, ${WANT}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, purpose = EXCLUDED.purpose, label = EXCLUDED.label,
 			place_id = EXCLUDED.place_id, target = EXCLUDED.target, due = EXCLUDED.due, confidence = EXCLUDED.confidence,
-			shape = EXCLUDED.shape, since = EXCLUDED.since, dropped_on = EXCLUDED.dropped_on, dropped_why = EXCLUDED.dropped_why`,
+			shape = EXCLUDED.shape, since = EXCLUDED.since, dropped_on = EXCLUDED.dropped_on, dropped_why = EXCLUDED.dropped_why,
+			enough = EXCLUDED.enough, late_weeks = EXCLUDED.late_weeks, weighs = EXCLUDED.weighs`,
 		[
 			gardenId,
 			w.id,
@@ -206,7 +208,10 @@ export async function putWant(db: Queryable, gardenId: string, w: Want): Promise
 			w.shape && JSON.stringify(w.shape),
 			w.since,
 			w.dropped_on,
-			w.dropped_why
+			w.dropped_why,
+			w.enough,
+			w.late_weeks,
+			w.weighs
 		]
 	);
 }

@@ -9,6 +9,9 @@ import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
 
 const MOST_AHEAD_DAYS = 366 * 12;
 
+/** Before other wants, like them, after them. */
+export const WEIGHS = ['first', 'alike', 'last'] as const;
+
 export const wantData = z.object({
 	kind_id: kindId,
 	purpose: z.enum(['plants', 'hedge', 'bed', 'gifts', 'keep']),
@@ -17,6 +20,12 @@ export const wantData = z.object({
 	target: whole(1, 2_000, 'How many'),
 	due: isoDate,
 	confidence: within(0.5, 0.99, 'How sure'),
+	/** Fewer that would do as well; null: all or it is not met. */
+	enough: whole(1, 2_000, 'Fewer that would do').nullable().default(null),
+	/** It may be so late. */
+	late_weeks: whole(0, 104, 'Weeks that it may be late').default(0),
+	/** Against other wants, where not all can be met. */
+	weighs: z.enum(WEIGHS).default('alike'),
 	/** How the target was worked out, kept so that it can be changed: lengths in m, spacing in cm. */
 	shape: z.record(z.string().max(20), z.union([z.number(), z.string().max(20)])).nullable()
 });
@@ -35,11 +44,21 @@ export const wantKinds = {
 		words: 'want',
 		data: wantData,
 		ahead: true,
-		line: ({ data: d }, n) => `Want: ${d.target} ${n.kindName(d.kind_id)}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
+		line: ({ data: d }, n) =>
+			[
+				`Want: ${d.target} ${n.kindName(d.kind_id)}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
+				...(d.enough === null ? [] : [`${d.enough} would do`]),
+				...(d.late_weeks === 0 ? [] : [`${d.late_weeks} ${d.late_weeks === 1 ? 'week' : 'weeks'} late would do`]),
+				...(d.weighs === 'alike' ? [] : [d.weighs === 'first' ? 'before others' : 'after others'])
+			].join('; '),
 		check: ({ data: d }, facts) =>
 			allOf(
 				() => knownKind(facts, d.kind_id),
 				async () => dayOfWant(d.due, facts.today),
+				async () =>
+					d.enough !== null && d.enough >= d.target
+						? refuse('want.enough', `Fewer that would do: fewer than the ${d.target} that are wanted.`, 'enough')
+						: ok(true),
 				() => openPlace(facts, d.place_id)
 			)
 	}),

@@ -8,6 +8,7 @@
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { tone } from '$lib/ui/tones.js';
 	import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
+	import { sayWouldDo } from '$lib/core/joint/words.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { monthsOf } from '$lib/ui/strip.js';
 	import type { Growing, WantPlanned } from '$lib/server/jointView.js';
@@ -200,6 +201,7 @@
 				<div class="order-2 text-right sm:order-none sm:text-left">
 					<p class="font-head text-lg leading-tight font-semibold">{sayOdds(w.odds)}</p>
 					<StandingMark word={w.standing} />
+					{#if w.instead && w.standing !== 'in hand'}<p class="note">{sayWouldDo(w, w.instead, w.instead.odds)}.</p>{/if}
 				</div>
 				{#if w.batches.length}
 					<div class="order-4 col-span-2 flex flex-wrap gap-x-4 sm:order-none sm:col-span-3">

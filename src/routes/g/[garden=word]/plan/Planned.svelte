@@ -16,6 +16,7 @@
 	import Loads from './Loads.svelte';
 	import Seasons from './Seasons.svelte';
 	import ByHand from './ByHand.svelte';
+	import Limits from './Limits.svelte';
 	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
 
 	interface Props {
@@ -30,7 +31,7 @@
 	}
 	let { plan: made, binds, sim, planned, garden, currency, units }: Props = $props();
 
-	const choice = $derived({ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way) });
+	const choice = $derived({ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way), off: made.off, spend: made.spend });
 	/** The plan as it was changed by hand; null while it is as it was made. */
 	let hand = $state<PlanView | null>(null);
 	const plan = $derived(hand ?? made);
@@ -312,6 +313,7 @@
 			<a href={aimAddress(base, { ...choice, not: choice.not.filter((way) => way !== n.way) })}>Allow it again</a>
 		</p>
 	{/each}
+	<Limits {choice} {base} {currency} today={garden.today} />
 	{#if planned > 0 || plan.anew}
 		<p class="mt-3 max-w-prose">
 			{#if plan.anew}

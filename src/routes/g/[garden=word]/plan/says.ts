@@ -26,11 +26,21 @@ export interface Choice {
 	anew: boolean;
 	/** Ways that are ruled out. */
 	not: readonly string[];
+	/** Days between which nothing is struck: "2027-05-01~2027-05-14". */
+	off: readonly string[];
+	/** What it may cost. */
+	spend: number | null;
 }
-export const aimQuery = ({ aim, anew, not }: Choice): string => {
-	const query = new URLSearchParams({ ...(aim === 'usual' ? {} : { aim }), ...(anew ? { anew: '1' } : {}) });
-	for (const way of not) query.append('not', way);
-	const text = query.toString();
+/** The choice as the address has it: name and value of each. */
+export const choicePairs = ({ aim, anew, not, off, spend }: Choice): [string, string][] => [
+	...(aim === 'usual' ? [] : [['aim', aim] as [string, string]]),
+	...(anew ? [['anew', '1'] as [string, string]] : []),
+	...not.map((way): [string, string] => ['not', way]),
+	...off.map((span): [string, string] => ['off', span]),
+	...(spend === null ? [] : [['spend', String(spend)] as [string, string]])
+];
+export const aimQuery = (choice: Choice): string => {
+	const text = new URLSearchParams(choicePairs(choice)).toString();
 	return text && `?${text}`;
 };
 export const aimAddress = (base: string, choice: Choice): string => `${base}/plan${aimQuery(choice)}`;

@@ -8,6 +8,7 @@
 	import { sayAge } from '$lib/ui/say.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import Stragglers from './Stragglers.svelte';
+	import Slipped from './Slipped.svelte';
 	import TaskRow from './TaskRow.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
@@ -129,6 +130,8 @@
 	</section>
 	<MoreRows rows={data.rows} hidden={round.weekHidden} of={['task of the week', 'tasks of the week']} />
 {/if}
+
+{#if data.isToday}<Slipped {base} of={data.round} />{/if}
 
 {#if round.later.length}
 	<section class="mt-4 border-t border-ink pt-4">

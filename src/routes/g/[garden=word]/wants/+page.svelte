@@ -1,13 +1,19 @@
 <script lang="ts">
 	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
+	import { sayWouldDo } from '$lib/core/joint/words.js';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
+	import { repairsLater } from '$lib/ui/repairs.svelte.js';
 	import { HINGE_WORDS, PURPOSE_WORDS } from '$lib/ui/say.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
+	const repairs = repairsLater(
+		() => base,
+		() => data.wants
+	);
 	const trouble = $derived(data.wants.filter((w) => !['in hand', 'met'].includes(w.standing)).length);
 </script>
 
@@ -35,6 +41,7 @@
 
 <ul class="long mt-6 border-t border-ink">
 	{#each data.wants as want (want.id)}
+		{@const repair = repairs.list.find((r) => r.id === want.id)}
 		<li class="border-b border-rule">
 			<a
 				href="{base}/wants/{want.id}"
@@ -50,6 +57,7 @@
 							? `, ${data.placeNames[want.placeId]}`
 							: ''} · by {sayDate(want.due)}
 					</p>
+					{#if repair}<p class="note text-ink">{repair.says}</p>{/if}
 					{#if want.hinge}<p class="note">
 							Hangs most on {HINGE_WORDS[want.hinge.stage]} of {want.hinge.code}.
 						</p>{/if}
@@ -58,6 +66,7 @@
 					<StandingMark word={want.standing} />
 					{#if want.standing !== 'no plan' && want.standing !== 'met'}
 						<p class="font-head text-xl leading-tight font-semibold">{sayOdds(want.odds)}</p>
+						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
 					<p class="note">
 						{#if want.planted}{want.planted} planted.{/if}

@@ -17,7 +17,8 @@
 	import Instead from './Instead.svelte';
 	import WayBest from './WayBest.svelte';
 	import WayShort from './WayShort.svelte';
-	import { lower } from './planSays.js';
+	import { sayWouldDo } from '$lib/core/joint/words.js';
+	import { lower, sayWish } from './planSays.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -42,10 +43,15 @@
 				want.confidence * 100
 			)} times in 100
 		</p>
+		{#if want.enough !== null || want.lateWeeks || want.weighs !== 'alike'}
+			<p class="text-faded">{sayWish(want)}</p>
+		{/if}
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
 				As things stand <strong>{sayDoes(want.odds, 'you', 'get', `${want.target} or more`)}</strong>; {sayCount(want.quantiles)}.
+				{#each want.wouldDo as o (o.target + o.due)}{sayWouldDo(want, o, o.odds)}.
+				{/each}
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
 			</p>
 			{#if want.ready}<p class="note mt-1">

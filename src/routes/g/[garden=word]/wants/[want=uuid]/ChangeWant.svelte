@@ -5,6 +5,7 @@
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import type { PageData } from './$types';
 	interface Props {
@@ -29,6 +30,7 @@
 					value={want.placeId ?? ''}
 					items={[{ value: '', name: 'No place yet' }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
 				/>
+				<WouldDoFields enough={want.enough} lateWeeks={want.lateWeeks} weighs={want.weighs} />
 				<Field label="What for, in your words" name="label" value={want.label} maxlength={120} />
 			</EntryForm>
 		{/key}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
@@ -87,6 +88,7 @@
 				value={data.place}
 				items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 			/>
+			<WouldDoFields />
 			<Field label="In your words" name="label" placeholder="for the path edge" maxlength={120} />
 		</EntryForm>
 	</div>
