@@ -1,6 +1,8 @@
 /** The plan of all wants: made, taken, undone; one number on every screen; two people; what cannot be. */
 import type { Page } from '@playwright/test';
 import { expect, test } from './app.js';
+import type { Repair } from '../src/lib/core/joint/repair.js';
+import { sayOdds } from '../src/lib/core/odds/words.js';
 import type { PlanView } from '../src/lib/server/jointView.js';
 
 const planOf = async (base: string, query = ''): Promise<PlanView> =>
@@ -175,4 +177,72 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
 	const after = await planOf(app.demo);
 	expect(after.wants.find((w) => w.id === want.id)!.alone).toBeCloseTo(around.odds, 9);
+});
+
+test('fewer that would do, days kept free and money kept to are obeyed and told; Wants and the round say what mends a want', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(280_000);
+	await page.goto(`${app.demo}/wants`);
+	// What mends each want that is in trouble: the plan's own words, once the page has been looked at for a moment.
+	const repairs = (await (await fetch(`${app.demo}/plan/repairs.json`)).json()) as Repair[];
+	expect(repairs.length).toBeGreaterThan(3);
+	for (const r of repairs) await expect(page.locator(`a[href$="/wants/${r.id}"]`)).toContainText(r.says, { timeout: 60_000 });
+	await page.goto(`${app.demo}/round`);
+	const slipped = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Less sure than you asked' }) });
+	await expect(slipped).toBeVisible({ timeout: 60_000 });
+	const begun = repairs.filter((r) => r.begun);
+	await expect(slipped.locator('ul > li')).toHaveCount(begun.length);
+	await expect(slipped).toContainText(begun[0]!.says);
+
+	// Fewer would do: not so many as are wanted; then told on the want, on Wants and in the plan, one number on all three.
+	const told = await planOf(app.demo);
+	const want = told.wants.find((w) => w.standing !== 'in hand' && w.usually >= 4 && !w.instead)!;
+	const enough = Math.max(1, Math.floor(want.usually / 2));
+	await page.goto(`${app.demo}/wants/${want.id}`);
+	await page.getByText('Change the number, the day or how sure').click();
+	await page.getByText('If it can’t be met whole').click();
+	await page.getByLabel('Fewer that would do').fill(String(want.target));
+	await page.getByRole('button', { name: 'Change it' }).click();
+	await expect(page.getByRole('alert')).toContainText(`fewer than the ${want.target} that are wanted`);
+	await page.getByLabel('Fewer that would do').fill(String(enough));
+	await page.getByLabel('Where not all wants can be met').selectOption('first');
+	await page.getByRole('button', { name: 'Change it' }).click();
+	await expect(page.getByText(`${enough} would do · before other wants`)).toBeVisible();
+	const says = `${enough} would do: `;
+	const then = await planOf(app.demo);
+	const met = then.wants.find((w) => w.id === want.id)!;
+	expect(met.instead).toMatchObject({ target: enough, due: want.due });
+	expect(met.instead!.odds).toBeGreaterThan(met.odds);
+	expect(then.says).toContain('with fewer or later, as would do');
+	if (met.batches.length === 0) await expect(page.locator('main')).toContainText(`${says}${sayOdds(met.instead!.odds)}`);
+
+	// Days kept free.
+	const first = then.moves[0]!;
+	await open(page, app.demo);
+	const limits = page.getByText('Days to keep free, or money to keep to');
+	await limits.click();
+	await page.getByLabel('Nothing is struck from').fill(first.on);
+	await page.getByLabel('to', { exact: true }).fill('2020-01-01');
+	await expect(page.getByText('The last day comes before the first.')).toBeVisible();
+	await page.getByLabel('to', { exact: true }).fill(first.on.replace(/-\d\d$/, '-30'));
+	await page.getByRole('button', { name: 'Plan around those days' }).click();
+	await expect(page.getByText(/^Nothing is struck from \d/)).toBeVisible({ timeout: 80_000 });
+	const off = new URL(page.url()).searchParams.get('off')!;
+	const [from, to] = off.split('~') as [string, string];
+	const free = await planOf(app.demo, `?off=${off}`);
+	expect(free.moves.filter((m) => m.on >= from && m.on <= to)).toEqual([]);
+	expect(then.moves.filter((m) => m.on >= from && m.on <= to).length).toBeGreaterThan(0);
+	await page.getByRole('link', { name: 'Allow it again' }).click();
+	await expect(page.getByText(/^Nothing is struck from \d/)).toBeHidden({ timeout: 80_000 });
+	// Money kept to.
+	await limits.click();
+	await page.getByLabel('All that is new may cost').fill('5');
+	await page.getByRole('button', { name: 'Keep to it' }).click();
+	await expect(page.getByText(/^It may cost/)).toBeVisible({ timeout: 80_000 });
+	const cheap = await planOf(app.demo, '?spend=5');
+	expect(cheap.totals.cost).toBeLessThanOrEqual(5.000_01);
+	expect(then.totals.cost).toBeGreaterThan(5);
+	expect((await planOf(app.demo, '?spend=-3&off=2027-05-01~2026-01-01&off=x')).totals).toEqual(then.totals);
 });

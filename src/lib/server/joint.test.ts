@@ -345,7 +345,14 @@ describe('what would help', () => {
 		expect(bound!.changes.length).toBeGreaterThan(1);
 		expect(exact(r.wants[0]!, s.chosen[0]!)).toBeLessThan(0.9);
 		for (const { change } of bound!.changes) {
-			if (change.of === 'money' || change.of === 'spend' || change.of === 'confidence' || change.of === 'room') continue;
+			if (
+				change.of === 'money' ||
+				change.of === 'spend' ||
+				change.of === 'grow' ||
+				change.of === 'confidence' ||
+				change.of === 'room'
+			)
+				continue;
 			const done: JointRequest =
 				change.of === 'minutes'
 					? { ...r, minutesPerWeek: r.minutesPerWeek + change.more }

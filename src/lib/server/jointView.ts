@@ -18,8 +18,9 @@ import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
 import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { Bound, Change, Exact, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
+import type { Bound, Change, Exact, Ladder, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
 import { sayBinds, sayChange, sayMet, sayMove } from '$lib/core/joint/words.js';
@@ -361,26 +362,37 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 	return bindsOf(joint, [at]).map((b): BindView => {
 		const want = request.wants[b.want]!;
 		const kind = m.kinds.get(want.kindId)!;
-		const said = (c: Change): ChangeSaid =>
-			c.of === 'room'
-				? { ...c, place: m.places.find((p) => p.id === c.roomId)?.name ?? '' }
-				: c.of === 'stock'
-					? { ...c, kind: withVariety(kind) }
-					: c.of === 'due'
-						? { of: 'due', on: isoOf(want.due + 7 * c.weeks) }
-						: c.of === 'confidence'
-							? { ...c, from: want.confidence }
-							: c.of === 'number'
-								? { ...c, from: want.target }
-								: c.of === 'money'
-									? { ...c, cost: c.plants * kind.price.v }
-									: c;
+		const said = (c: Change): ChangeSaid => {
+			switch (c.of) {
+				case 'room':
+					return { ...c, place: m.places.find((p) => p.id === c.roomId)?.name ?? '' };
+				case 'stock':
+					return { ...c, kind: withVariety(kind) };
+				case 'due':
+					return { of: 'due', on: isoOf(want.due + 7 * c.weeks) };
+				case 'confidence':
+					return { ...c, from: want.confidence };
+				case 'number':
+					return { ...c, from: want.target };
+				case 'grow':
+					return grownSaid(kind, c.ladder);
+				case 'money':
+					return { ...c, cost: c.plants * kind.price.v };
+				default:
+					return c;
+			}
+		};
 		return {
 			wantId: want.id,
 			says: sayBinds(b.by),
 			changes: ranked(b).map((x) => sayChange(said(x.change), x.odds, m.garden.units, m.garden.data.currency))
 		};
 	});
+}
+
+function grownSaid(kind: Kind, { rungs, wayId, due }: Ladder): ChangeSaid {
+	const piece = handbook().ways.get(kind.ways.find((w) => w.id === wayId)!.way)!.piece as [string, string];
+	return { of: 'grow', rungs: rungs.map((x) => ({ ...x, on: isoOf(x.on) })), piece, due: isoOf(due) };
 }
 
 /** What is least effort comes first: a word, then a date, then things to do and to pay. */
@@ -391,7 +403,8 @@ const EFFORT: Record<Change['of'], number> = {
 	minutes: 3,
 	spend: 4,
 	room: 5,
-	stock: 6,
-	money: 7
+	grow: 6,
+	stock: 7,
+	money: 8
 };
 const ranked = (b: Bound) => [...b.changes].sort((x, y) => EFFORT[x.change.of] - EFFORT[y.change.of]);

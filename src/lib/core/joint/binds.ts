@@ -4,6 +4,8 @@
  */
 import { takingOf } from '../material/capacity.js';
 import { Choice } from './descend.js';
+import { ladderFor } from './ladder.js';
+import type { Ladder } from './ladder.js';
 import type { Pattern } from './patterns.js';
 import { poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
@@ -19,14 +21,13 @@ export type Change =
 	| { of: 'due'; weeks: number }
 	| { of: 'confidence'; to: number }
 	| { of: 'number'; to: number }
+	| { of: 'grow'; ladder: Ladder }
 	| { of: 'money'; plants: number };
 
 export interface Freed {
 	change: Change;
 	/** Odds of the want with it. */
 	odds: number;
-	/** Plants by then, where the number was what changed. */
-	pattern: Pattern;
 }
 
 export interface Bound {
@@ -143,7 +144,7 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		told(prepareJoint({ ...base, wants: [{ ...want, target }] }, prepared.field, tails), exactly);
 	const anew = (r: JointRequest, exactly: boolean): Tried => told(prepareJoint(r, undefined, tails), exactly);
 	const changes: Freed[] = [];
-	const add = (change: Change, t: Tried) => changes.push({ change, odds: t.odds, pattern: t.x });
+	const add = (change: Change, t: Pick<Tried, 'odds'>) => changes.push({ change, odds: t.odds });
 	/** The first step that meets it; steps rise, so what a smaller one does a larger does too. Found on the sample, then seen. */
 	const first = <S>(steps: readonly S[], of: (step: S, exactly: boolean) => Tried): { step: S; t: Tried } | null => {
 		let low = 0;
@@ -215,7 +216,12 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		add({ of: 'due', weeks: later.step }, later.t);
 	}
 	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
-	if (less !== undefined) add({ of: 'confidence', to: less }, { x: solved.chosen[at]!, odds: solved.odds[at]!, met: true });
+	if (less !== undefined) add({ of: 'confidence', to: less }, { odds: solved.odds[at]! });
+	// Where all that the stock gives would be too little, whatever the room and the time.
+	if (base.sources.some((s) => s.kindId === want.kindId) && prepared.pools[0]!.every((x) => x.odds < want.confidence)) {
+		const ladder = ladderFor(base, want, prepared.field.sample);
+		if (ladder) add({ of: 'grow', ladder }, ladder);
+	}
 	const fewer = mostOf(want.target, withTarget);
 	if (fewer && fewer.step >= 1) {
 		add({ of: 'number', to: fewer.step }, fewer.t);

@@ -125,8 +125,7 @@ export class Field {
 		const most = canGive(source.stock, way.gives, source.takings, on);
 		if (!usual || most < 1) return null;
 		const odds = this.oddsOf(source, way);
-		const shares = source.shares[way.id] ?? `${want.kindId} ${way.id}`;
-		const q = chancesIn(this.sample, { name, shares, way, odds, on, due: want.due, years: this.yearsOf(want.kindId) });
+		const q = this.chances(name, source, way, on, want.due);
 		const mean = meanOf(q);
 		if (mean < least) return null;
 		const ever = way.stages.reduce((p, s) => (s.to === 'wintered' ? p : p * meanChance(odds.get(s.to)!)), 1);
@@ -144,6 +143,13 @@ export class Field {
 	moneyOf(effort: Pick<Effort, 'minutes' | 'cost'>, reluctance: number): number {
 		const { hourWorth, money } = this.r.weights;
 		return ((effort.minutes / 60) * hourWorth + effort.cost * money) * reluctance;
+	}
+
+	/** Of each season the chance that a piece struck on a day is in the ground by another. */
+	chances(name: string, source: Source, way: WayProfile, on: DayNumber, due: DayNumber): Float32Array {
+		const shares = source.shares[way.id] ?? `${source.kindId} ${way.id}`;
+		const odds = this.oddsOf(source, way);
+		return chancesIn(this.sample, { name, shares, way, odds, on, due, years: this.yearsOf(source.kindId) });
 	}
 
 	effortOf = (c: Candidate, pieces: number): Effort =>

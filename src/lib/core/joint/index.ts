@@ -3,6 +3,8 @@ export * from './solve.js';
 export * from './binds.js';
 export * from './byHand.js';
 export { carrying } from './carry.js';
+export { ladderFor } from './ladder.js';
+export type { Ladder } from './ladder.js';
 export type { Pattern, Part } from './patterns.js';
 export * from './types.js';
 export { wouldDo } from './otherwise.js';

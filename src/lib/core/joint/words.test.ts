@@ -77,6 +77,17 @@ describe('what is said of a plan', () => {
 		);
 		expect(say({ of: 'number', to: 1, from: 2 })).toBe('1 instead of 2: then 9 times in 10.');
 		expect(say({ of: 'money', plants: 6, cost: 54 })).toBe('Buy 6, about €54.');
+		expect(
+			say({
+				...{ of: 'grow', piece: ['cutting', 'cuttings'], due: '2028-09-30' },
+				rungs: [
+					{ on: '2027-05-03', pieces: 12, plants: 9 },
+					{ on: '2028-05-01', pieces: 40, plants: 30 }
+				]
+			})
+		).toBe(
+			'Grow the stock first: 12 cuttings on 3 May 2027, and keep what comes of them, usually 9; from all of those 40 on 1 May 2028; all by 30 Sep 2028: then 9 times in 10.'
+		);
 		expect(say({ of: 'spend', more: 20 })).toBe('€20 more to spend: then 9 times in 10.');
 		expect(say({ of: 'minutes', more: 15 }, 0.999)).toContain('almost certain');
 	});

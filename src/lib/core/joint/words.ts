@@ -82,7 +82,23 @@ export type ChangeSaid =
 	| { of: 'due'; on: IsoDate }
 	| { of: 'confidence'; to: number; from: number }
 	| { of: 'number'; to: number; from: number }
+	| {
+			of: 'grow';
+			rungs: readonly { on: IsoDate; pieces: number; plants: number }[];
+			piece: readonly [string, string];
+			due: IsoDate;
+	  }
 	| { of: 'money'; plants: number; cost: number };
+
+/** "Grow the stock first: 12 cuttings on 3 May 2027, and keep what comes of them, usually 9; 40 more on 1 May 2028; all by 30 Sep 2028". */
+function sayLadder({ rungs, piece, due }: Extract<ChangeSaid, { of: 'grow' }>): string {
+	const steps = rungs.map((x, i) => {
+		const what = i === 0 ? `${x.pieces} ${x.pieces === 1 ? piece[0] : piece[1]}` : `from all of those ${x.pieces}`;
+		const kept = i < rungs.length - 1 ? `, and keep what comes of ${x.pieces === 1 ? 'it' : 'them'}, usually ${x.plants}` : '';
+		return `${what} on ${sayDate(x.on)}${kept}`;
+	});
+	return `Grow the stock first: ${steps.join('; ')}; all by ${sayDate(due)}`;
+}
 
 /** A change that was seen to help, as something to do. */
 export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, currency: string): string {
@@ -102,6 +118,8 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 			return `As sure as ${Math.round(c.to * 100)} times in 100 instead of ${Math.round(c.from * 100)}: then it is met as it stands.`;
 		case 'number':
 			return `${c.to} instead of ${c.from}${then}`;
+		case 'grow':
+			return `${sayLadder(c)}${then}`;
 		case 'money':
 			return `Buy ${c.plants}, about ${sayMoney(c.cost, currency)}.`;
 	}

@@ -1,0 +1,125 @@
+/** Growing the stock first: against the recurrence by hand where nothing is left to chance, and against dice where all is. */
+import { describe, expect, it } from 'vitest';
+import { ladderFor, youngGives } from './ladder.js';
+import { Sample } from './sample.js';
+import { dayNumber } from '../dates.js';
+import type { Kind } from '../handbook/schema.js';
+import { canGive, takingOf } from '../material/capacity.js';
+import { dice, grow, yearByChance } from '../../../testing/growIt.js';
+import { worldOf } from '../../../testing/calibrate.js';
+import { north, south, tropics } from '../../../testing/climates.js';
+import { allKinds, kind } from '../../../testing/handbook.js';
+import { jointOf, sourceOf, wantOf } from '../../../testing/joint.js';
+
+const today = dayNumber('2027-03-20');
+const asked = (k: Kind, climate = south, target = 60) =>
+	jointOf(climate, [k], {
+		wants: [wantOf({ id: 'w', kindId: k.id, due: today + 300, target })],
+		sources: [sourceOf('s', k, 1)]
+	});
+const found = (r: ReturnType<typeof asked>) => ladderFor(r, r.wants[0]!, new Sample(400, 1, r.rho));
+
+describe('growing the stock first', () => {
+	it('is the recurrence where every piece lives: what all stock gives is struck, all that was struck gives the next time', () => {
+		const plain = kind('daylily');
+		const sure: Kind = {
+			...plain,
+			ways: plain.ways.map((w) => ({ ...w, stages: w.stages.map((s) => ({ ...s, chance: 0.995, weight: 2_000 })) }))
+		};
+		const r = { ...asked(sure, south, 24), rho: 0.01 };
+		const l = found(r)!;
+		const [source] = r.sources;
+		const way = sure.ways.find((w) => w.id === l.wayId)!;
+		expect(l.rungs.length).toBeGreaterThanOrEqual(2);
+		const takings: ReturnType<typeof takingOf>[] = [];
+		let kept: { born: number; count: number; asked: number | null }[] = [];
+		l.rungs.forEach((x, k) => {
+			const parent = canGive(source!.stock, way.gives, takings, x.on);
+			takings.push(takingOf(source!.stock, way.gives, parent, x.on));
+			const young = kept.reduce(
+				(sum, y) =>
+					sum +
+					y.count *
+						youngGives(source!, way, y.born, x.on) *
+						(y.asked === null ? 1 : Math.min(1, (x.on - y.asked) / way.gives.recover_days)),
+				0
+			);
+			const all = Math.floor(parent + young + 1e-9);
+			// At the last no more than it takes.
+			if (k < l.rungs.length - 1) expect(Math.abs(x.pieces - all)).toBeLessThanOrEqual(1);
+			else expect(x.pieces).toBeLessThanOrEqual(all + 1);
+			kept = [...kept.map((y) => ({ ...y, asked: x.on })), { born: x.on, count: x.plants, asked: null }];
+			if (k < l.rungs.length - 1) expect(x.plants).toBeGreaterThanOrEqual(x.pieces - 2);
+		});
+		expect(l.rungs.at(-1)!.pieces).toBeGreaterThanOrEqual(24);
+		expect(l.rungs.at(-1)!.pieces).toBeLessThan(27);
+	});
+
+	it('strikes in season only, each time after what was struck before stands; and by a day that is no sooner than it can be', () => {
+		let ladders = 0;
+		for (const climate of [north, south, tropics])
+			for (const k of allKinds().filter((_, i) => i % 5 === 0)) {
+				const r = asked(k, climate, 15);
+				const l = found(r);
+				if (!l) continue;
+				ladders++;
+				const way = k.ways.find((w) => w.id === l.wayId)!;
+				const { season } = r.kinds.get(k.id)!;
+				for (const x of l.rungs)
+					expect(season.openings(way.window, x.on, x.on).some((o) => o.opens <= x.on && x.on <= o.closes)).toBe(true);
+				expect(l.rungs.every((x, i) => i === 0 || x.on > l.rungs[i - 1]!.on)).toBe(true);
+				expect(l.due).toBeGreaterThan(l.rungs.at(-1)!.on);
+				expect(l.odds).toBeGreaterThanOrEqual(0.9);
+			}
+		expect(ladders).toBeGreaterThan(8);
+	});
+
+	it(
+		'keeps its promise when the tests’ own engine grows it: one season for all, each batch with its own chance and pace',
+		{ timeout: 120_000 },
+		() => {
+			const d = dice(0.31);
+			let kept = 0;
+			let promised = 0;
+			let runs = 0;
+			for (const climate of [south, north, tropics])
+				for (const k of allKinds().filter((_, i) => i % 4 === 2)) {
+					const r = asked(k, climate, 15);
+					const l = found(r);
+					if (!l) continue;
+					const [source] = r.sources;
+					const way = k.ways.find((w) => w.id === l.wayId)!;
+					for (let run = 0; run < 40; run++) {
+						const world = worldOf(way, d);
+						const season = yearByChance(climate, d);
+						const stock: { born: number; count: number; asked: number | null }[] = [];
+						const takings: ReturnType<typeof takingOf>[] = [];
+						l.rungs.forEach((x, i) => {
+							const parent = canGive(source!.stock, way.gives, takings, x.on);
+							takings.push(takingOf(source!.stock, way.gives, parent, x.on));
+							let pieces = parent;
+							for (const y of stock) {
+								const grown =
+									y.asked === null ? 1 : way.gives.uses_up ? 0 : Math.min(1, (x.on - y.asked) / way.gives.recover_days);
+								pieces += y.count * youngGives(source!, way, y.born, x.on) * grown;
+								y.asked = x.on;
+							}
+							const last = i === l.rungs.length - 1;
+							const n = Math.min(2_000, Math.floor(pieces), last ? l.most : Infinity);
+							const by = last ? l.due : l.rungs[i + 1]!.on - 1;
+							const g = grow({ kind: k, way, world, season, struckOn: x.on, pieces: n, dice: d });
+							const count = g.pieces.filter((p) => p.plantedOn !== null && p.plantedOn <= by).length;
+							if (last) kept += count >= 15 ? 1 : 0;
+							else stock.push({ born: x.on, count, asked: null });
+						});
+						runs++;
+						promised += l.odds;
+					}
+				}
+			expect(runs).toBeGreaterThan(500);
+			// Ladders of one garden share nothing: some twenty of them, each with forty seasons.
+			expect(kept / runs).toBeGreaterThan(promised / runs - 0.03);
+			expect(kept / runs).toBeLessThan(promised / runs + 0.03);
+		}
+	);
+});
