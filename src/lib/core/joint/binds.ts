@@ -220,7 +220,8 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	// Where all that the stock gives would be too little, whatever the room and the time.
 	if (base.sources.some((s) => s.kindId === want.kindId) && prepared.pools[0]!.every((x) => x.odds < want.confidence)) {
 		const ladder = ladderFor(base, want, prepared.field.sample);
-		if (ladder) add({ of: 'grow', ladder }, ladder);
+		// Only where what there is would not do it as soon.
+		if (ladder && (!later || ladder.due < want.due + 7 * later.step)) add({ of: 'grow', ladder }, ladder);
 	}
 	const fewer = mostOf(want.target, withTarget);
 	if (fewer && fewer.step >= 1) {

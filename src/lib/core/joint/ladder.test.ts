@@ -1,9 +1,11 @@
 /** Growing the stock first: against the recurrence by hand where nothing is left to chance, and against dice where all is. */
 import { describe, expect, it } from 'vitest';
 import { ladderFor, youngGives } from './ladder.js';
+import type { Ladder } from './ladder.js';
+import type { Source } from './types.js';
 import { Sample } from './sample.js';
 import { dayNumber } from '../dates.js';
-import type { Kind } from '../handbook/schema.js';
+import type { Kind, WayProfile } from '../handbook/schema.js';
 import { canGive, takingOf } from '../material/capacity.js';
 import { dice, grow, yearByChance } from '../../../testing/growIt.js';
 import { worldOf } from '../../../testing/calibrate.js';
@@ -19,6 +21,29 @@ const asked = (k: Kind, climate = south, target = 60) =>
 	});
 const found = (r: ReturnType<typeof asked>) => ladderFor(r, r.wants[0]!, new Sample(400, 1, r.rho));
 
+/** What is taken at each step, by hand: of the parent and of each kept before, so much as has grown back, less what is left on them. */
+function asking(source: Source, { gives, ...way }: WayProfile, l: Ladder) {
+	const takings: ReturnType<typeof takingOf>[] = [];
+	const stock: { born: number; count: number; asked: number; left: number }[] = [];
+	const end = l.rungs.length - 1;
+	return (k: number, came: number): number => {
+		const { on } = l.rungs[k]!;
+		if (k > 0) stock.push({ born: l.rungs[k - 1]!.on, count: came, asked: on, left: 1 });
+		const share = k === end ? 1 : l.share;
+		const parent = Math.ceil(share * canGive(source.stock, gives, takings, on));
+		takings.push(takingOf(source.stock, gives, parent, on));
+		let pieces = parent;
+		for (const y of stock) {
+			const back = gives.uses_up ? 0 : Math.min(1, (on - y.asked) / gives.recover_days);
+			const there = y.left + (1 - y.left) * back;
+			pieces += y.count * youngGives(source, { ...way, gives }, y.born, on) * there * share;
+			y.left = there - share * there;
+			y.asked = on;
+		}
+		return Math.min(2_000, Math.floor(pieces + 1e-9));
+	};
+}
+
 describe('growing the stock first', () => {
 	it('is the recurrence where every piece lives: what all stock gives is struck, all that was struck gives the next time', () => {
 		const plain = kind('daylily');
@@ -31,24 +56,12 @@ describe('growing the stock first', () => {
 		const [source] = r.sources;
 		const way = sure.ways.find((w) => w.id === l.wayId)!;
 		expect(l.rungs.length).toBeGreaterThanOrEqual(2);
-		const takings: ReturnType<typeof takingOf>[] = [];
-		let kept: { born: number; count: number; asked: number | null }[] = [];
+		const asks = asking(source!, way, l);
 		l.rungs.forEach((x, k) => {
-			const parent = canGive(source!.stock, way.gives, takings, x.on);
-			takings.push(takingOf(source!.stock, way.gives, parent, x.on));
-			const young = kept.reduce(
-				(sum, y) =>
-					sum +
-					y.count *
-						youngGives(source!, way, y.born, x.on) *
-						(y.asked === null ? 1 : Math.min(1, (x.on - y.asked) / way.gives.recover_days)),
-				0
-			);
-			const all = Math.floor(parent + young + 1e-9);
+			const all = asks(k, k > 0 ? l.rungs[k - 1]!.plants : 0);
 			// At the last no more than it takes.
-			if (k < l.rungs.length - 1) expect(Math.abs(x.pieces - all)).toBeLessThanOrEqual(1);
-			else expect(x.pieces).toBeLessThanOrEqual(all + 1);
-			kept = [...kept.map((y) => ({ ...y, asked: x.on })), { born: x.on, count: x.plants, asked: null }];
+			if (k === l.rungs.length - 1) expect(x.pieces).toBeLessThanOrEqual(all + 1);
+			else expect(Math.abs(x.pieces - all)).toBeLessThanOrEqual(1);
 			if (k < l.rungs.length - 1) expect(x.plants).toBeGreaterThanOrEqual(x.pieces - 2);
 		});
 		expect(l.rungs.at(-1)!.pieces).toBeGreaterThanOrEqual(24);
@@ -92,26 +105,16 @@ describe('growing the stock first', () => {
 					for (let run = 0; run < 40; run++) {
 						const world = worldOf(way, d);
 						const season = yearByChance(climate, d);
-						const stock: { born: number; count: number; asked: number | null }[] = [];
-						const takings: ReturnType<typeof takingOf>[] = [];
+						const asks = asking(source!, way, l);
+						let count = 0;
 						l.rungs.forEach((x, i) => {
-							const parent = canGive(source!.stock, way.gives, takings, x.on);
-							takings.push(takingOf(source!.stock, way.gives, parent, x.on));
-							let pieces = parent;
-							for (const y of stock) {
-								const grown =
-									y.asked === null ? 1 : way.gives.uses_up ? 0 : Math.min(1, (x.on - y.asked) / way.gives.recover_days);
-								pieces += y.count * youngGives(source!, way, y.born, x.on) * grown;
-								y.asked = x.on;
-							}
 							const last = i === l.rungs.length - 1;
-							const n = Math.min(2_000, Math.floor(pieces), last ? l.most : Infinity);
+							const n = Math.min(asks(i, count), last ? l.most : Infinity);
 							const by = last ? l.due : l.rungs[i + 1]!.on - 1;
 							const g = grow({ kind: k, way, world, season, struckOn: x.on, pieces: n, dice: d });
-							const count = g.pieces.filter((p) => p.plantedOn !== null && p.plantedOn <= by).length;
-							if (last) kept += count >= 15 ? 1 : 0;
-							else stock.push({ born: x.on, count, asked: null });
+							count = g.pieces.filter((p) => p.plantedOn !== null && p.plantedOn <= by).length;
 						});
+						kept += count >= 15 ? 1 : 0;
 						runs++;
 						promised += l.odds;
 					}

@@ -36,12 +36,16 @@ export interface Ladder {
 	odds: number;
 	/** Of the last step no more is struck, however much there is by then. */
 	most: number;
+	/** Before the last step so much of what all could give is taken. */
+	share: number;
 }
 
 /** More steps are more years than anybody plans. */
 const MOST_RUNGS = 4;
 /** Each season is grown so often: what comes of a few plants differs widely. */
 const DRAWS = 16;
+/** Of what the stock could give, so much is taken to be kept. */
+const SHARES = [0.1, 0.2, 0.35, 0.6] as const;
 /** Nobody strikes more at once. */
 const MOST_PIECES = 2_000;
 /** Days by which an end is looked for. */
@@ -64,8 +68,16 @@ export function ladderFor(r: JointRequest, want: JointWant, sample: Sample): Lad
 			if (r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
 			const days = climbs(r, field, source, way, last);
 			for (let rungs = 2; rungs <= Math.min(MOST_RUNGS, days.length); rungs++) {
-				const found = climb({ r, field, source, way, want, tail, days: days.slice(0, rungs), last });
-				if (!found) continue;
+				const asked = { r, field, source, way, want, tail, days: days.slice(0, rungs), last };
+				const all = climb(asked, 1);
+				if (!all) continue;
+				// No more is kept than it takes: the least share of what could be that is done as soon.
+				const found =
+					SHARES.reduce<Ladder | null>((less, share) => {
+						if (less) return less;
+						const some = climb(asked, share);
+						return some && some.due <= all.due ? some : null;
+					}, null) ?? all;
 				if (!best || found.due < best.due || (found.due === best.due && sum(found) < sum(best))) best = found;
 				break;
 			}
@@ -117,14 +129,15 @@ export function youngGives(source: Source, { gives }: WayProfile, born: DayNumbe
 	return fullYield({ count: 100, sizeCm, ageYears: years, condition: 'strong' }, gives) / 100;
 }
 
-function climb({ r, field, source, way, want, tail, days, last }: Climb): Ladder | null {
+function climb({ r, field, source, way, want, tail, days, last }: Climb, share: number): Ladder | null {
 	const { gives } = way;
 	const name = (k: number) => `${want.id} ${source.id} ${way.id} ladder ${days[k]!}`;
 	const end = days.length - 1;
-	// The parent is asked for all it gives each time.
+	// The parent is asked for all it gives, or that share of it, each time but the last.
 	const takings: Taking[] = [...source.takings];
-	const parent = days.map((on) => {
-		const n = Math.min(MOST_PIECES, canGive(source.stock, gives, takings, on));
+	const parent = days.map((on, k) => {
+		const all = Math.min(MOST_PIECES, canGive(source.stock, gives, takings, on));
+		const n = k === end ? all : Math.ceil(all * share);
 		takings.push(takingOf(source.stock, gives, n, on));
 		return n;
 	});
@@ -135,13 +148,15 @@ function climb({ r, field, source, way, want, tail, days, last }: Climb): Ladder
 	const kept: number[][] = chances.map(() => []);
 	for (let s = 0; s < size; s++)
 		for (let draw = 0; draw < DRAWS; draw++) {
-			const stock: { count: number; born: DayNumber; asked: DayNumber | null }[] = [];
+			const stock: { count: number; born: DayNumber; asked: DayNumber | null; took: number }[] = [];
 			days.forEach((on, k) => {
 				let pieces = parent[k]!;
 				for (const young of stock) {
-					const grown = young.asked === null ? 1 : gives.uses_up ? 0 : Math.min(1, (on - young.asked) / gives.recover_days);
-					pieces += young.count * youngGives(source, way, young.born, on) * grown;
+					const back = gives.uses_up || young.asked === null ? 0 : Math.min(1, (on - young.asked) / gives.recover_days);
+					const grown = 1 - young.took * (1 - back);
+					pieces += young.count * youngGives(source, way, young.born, on) * grown * (k === end ? 1 : share);
 					young.asked = on;
+					young.took = 1 - grown * (1 - share);
 				}
 				const n = Math.min(MOST_PIECES, Math.floor(pieces + 1e-9));
 				taken[k]!.push(n);
@@ -149,7 +164,7 @@ function climb({ r, field, source, way, want, tail, days, last }: Climb): Ladder
 				const q = Math.min(1, Math.max(0, chances[k]![s]!));
 				const count = n === 0 || q === 0 ? 0 : randomBinomial.source(random)(n, q)();
 				kept[k]!.push(count);
-				stock.push({ count, born: on, asked: null });
+				stock.push({ count, born: on, asked: null, took: 0 });
 			});
 		}
 	const { kind, season } = r.kinds.get(source.kindId)!;
@@ -185,7 +200,7 @@ function climb({ r, field, source, way, want, tail, days, last }: Climb): Ladder
 		if (k < end) return { on, pieces, plants: middleOf(kept[k]!) };
 		return { on, pieces: Math.min(ended.most, pieces), plants: want.target };
 	});
-	return { ...ended, sourceId: source.id, wayId: way.id, rungs };
+	return { ...ended, share, sourceId: source.id, wayId: way.id, rungs };
 }
 
 const middleOf = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1]!;
