@@ -126,6 +126,17 @@ test('other plans are compared with the usual one; what is only planned is open 
 		const said = (await r.json()) as { type: string };
 		expect(said.type).toBe('failure');
 	}
+	// Planned anew and taken: what changes is told before, and each want tells then what the plan told.
+	const anew = await planOf(app.demo, '?anew=1');
+	await open(page, app.demo, '?anew=1');
+	const changes = page.getByRole('region', { name: 'What would change of what is planned' });
+	for (const says of anew.changes.says) await expect(changes).toContainText(says);
+	expect(anew.changes.says.length + anew.changes.stay).toBeGreaterThan(0);
+	await page.getByRole('button', { name: 'Take this plan' }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const after = await planOf(app.demo);
+	for (const w of after.wants) expect(w.alone, w.name).toBeCloseTo(anew.wants.find((x) => x.id === w.id)!.odds, 9);
+	expect(after.wants.flatMap((w) => w.growing).filter((g) => g.planned)).toHaveLength(anew.totals.batches);
 });
 
 test('a batch is changed by hand: its odds follow, what is too much is told, the rest is planned around it, and it is taken as it stands', async ({

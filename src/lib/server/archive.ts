@@ -104,6 +104,9 @@ const SHOWN = [
 			whole('target'),
 			date('due'),
 			number('confidence'),
+			whole('enough'),
+			whole('late_weeks'),
+			text('weighs'),
 			date('dropped_on')
 		],
 		from: 'want WHERE garden_id = $1 ORDER BY due, id'

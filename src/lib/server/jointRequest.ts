@@ -33,6 +33,8 @@ export interface JointAsk {
 	mine: ReadonlyMap<string, readonly Batch[]>;
 	/** How many batches each want has, those that are open to change as well. */
 	all: ReadonlyMap<string, number>;
+	/** Batches of each want that are only planned and open to change. */
+	gives: ReadonlyMap<string, readonly Batch[]>;
 	/** Wants that nothing is planned for, and why. */
 	left: readonly { wantId: string; why: Left }[];
 }
@@ -60,6 +62,12 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 	]);
 	const counts = (b: Batch) => !(options.anew && b.status === 'planned');
 	const mine = new Map(open.map((w) => [w.id, ofWants.filter((b) => b.wantId === w.id && counts(b))]));
+	const gives = new Map(
+		open.map((w) => [
+			w.id,
+			ofWants.filter((b) => b.wantId === w.id && !counts(b)).sort((a, b) => (a.plannedOn! < b.plannedOn! ? -1 : 1))
+		])
+	);
 	const wants: JointWant[] = [];
 	const left: { wantId: string; why: Left }[] = [];
 	for (const w of open) {
@@ -101,7 +109,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		rules: options.rules
 	};
 	const all = new Map(open.map((w) => [w.id, ofWants.filter((b) => b.wantId === w.id && b.status !== 'dropped').length]));
-	return { m, snapshot, request, mine, all, left };
+	return { m, snapshot, request, mine, gives, all, left };
 }
 
 /** The odds of a want with some batches: the same that Wants tells of those that it has. */

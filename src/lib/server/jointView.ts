@@ -23,7 +23,7 @@ import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/in
 import type { Bound, Change, Exact, Ladder, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { sayBinds, sayChange, sayMet, sayMove } from '$lib/core/joint/words.js';
+import { sayBinds, sayChange, sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
 import type { ChangeSaid } from '$lib/core/joint/words.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
@@ -119,6 +119,8 @@ export interface PlanView {
 	/** Days between which nothing is struck, and what it may cost. */
 	off: readonly string[];
 	spend: number | null;
+	/** Planned anew: what would change of what is planned, and how many batches stay as they are. */
+	changes: { says: string[]; stay: number };
 	/** Wants that are left out, and why. */
 	left: { name: string; why: Left }[];
 	figures: { candidates: number; patterns: number; gap: number };
@@ -287,6 +289,7 @@ function shown(
 		not: not.flatMap((way) => notShown(m, way)),
 		says: sayMet(met, wants.length, otherwise),
 		loads: loadsShown(told.loads, placeName, m.today),
+		changes: changesOf(joint, wants),
 		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
 		figures: {
 			candidates: told.candidates,
@@ -294,6 +297,30 @@ function shown(
 			gap: told.objective > 0 ? Math.max(0, (told.objective - told.bound) / told.objective) : 0
 		}
 	};
+}
+
+/** What was planned against what would be planned, want by want. */
+function changesOf({ ask: { m, snapshot, gives, mine } }: Joint, wants: readonly WantPlanned[]): PlanView['changes'] {
+	const says: string[] = [];
+	let stay = 0;
+	for (const w of wants) {
+		const there = gives.get(w.id) ?? [];
+		const isSame = (b: Batch, x: BatchPlanned) =>
+			b.wayId === x.wayId && b.stockId === x.stockId && b.plannedOn === x.on && b.plannedCount === x.pieces;
+		const old = there.filter((b) => !w.batches.some((x) => isSame(b, x)));
+		const now = w.batches.filter((x) => !there.some((b) => isSame(b, x)));
+		stay += there.length - old.length;
+		if (there.length === 0 || (old.length === 0 && now.length === 0)) continue;
+		const row = snapshot.wants.find((x) => x.id === w.id)!;
+		says.push(
+			sayReplanned({
+				...{ want: `${w.target} ${w.name}`, then: w.odds, now },
+				old: old.map((b) => ({ pieces: b.plannedCount, on: b.plannedOn! })),
+				before: atLeast(oddsOf(m, snapshot, row, [...mine.get(w.id)!, ...there]).pmf, w.target)
+			})
+		);
+	}
+	return { says, stay };
 }
 
 /** A batch that there is, on its usual way from today on; nothing when its way is over. */

@@ -1,6 +1,8 @@
 /** Plans that were made, kept where all threads' answers come together: asked again while nothing has changed, they are there at once. */
 import { error } from '@sveltejs/kit';
 import { LRUCache } from 'lru-cache';
+import pLimit from 'p-limit';
+import type { LimitFunction } from 'p-limit';
 import { Kept } from './kept.js';
 import { planJob } from './threads/pool.js';
 import { choiceKey } from './planAsked.js';
@@ -18,7 +20,21 @@ const newest = new LRUCache<string, string>({ max: 1_000 });
 /** @param state what the plan hangs on: another after every entry, and every day */
 export function planFor(state: string, asked: PlanAsked): Promise<PlanView> {
 	newest.set(asked.slug, state);
-	return plans.waited(keyOf(state, asked), () => planJob('plan', asked));
+	return plans.waited(keyOf(state, asked), () =>
+		lineOf(asked.slug)(() => {
+			// Whoever logs ten things in a row waits for no ten plans.
+			if (newest.get(asked.slug) !== state) error(503, CHANGED);
+			return planJob('plan', asked);
+		})
+	);
+}
+
+/** Plans of a garden are made one after the other. */
+const lines = new LRUCache<string, LimitFunction>({ max: 1_000 });
+function lineOf(slug: string): LimitFunction {
+	let line = lines.get(slug);
+	if (!line) lines.set(slug, (line = pLimit(1)));
+	return line;
 }
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);

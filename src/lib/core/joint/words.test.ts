@@ -1,6 +1,6 @@
 /** What is said of a plan, with none, one and many. */
 import { describe, expect, it } from 'vitest';
-import { sayBinds, sayChange, sayClash, sayMet, sayMove, sayRepair, sayWouldDo } from './words.js';
+import { sayBinds, sayChange, sayClash, sayMet, sayMove, sayRepair, sayReplanned, sayWouldDo } from './words.js';
 
 const METRIC = { length: 'metric', temperature: 'C' } as const;
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -32,6 +32,21 @@ describe('what is said of a plan', () => {
 		);
 		expect(plain(sayMove({ ...move, pieces: 1, on: '2027-01-10', last: '2027-01-10' }))).toBe(
 			'1 rod of Red-stemmed dogwood now; no later day is as good.'
+		);
+	});
+
+	it('what a plan made anew changes: more, less, other, and what that does to the odds', () => {
+		const of = { want: '8 Daylily', before: 0.95, then: 0.98 };
+		const [a, b] = [
+			{ pieces: 11, on: '2027-07-30' },
+			{ pieces: 12, on: '2027-08-06' }
+		];
+		expect(plain(sayReplanned({ ...of, old: [a], now: [b] }))).toBe(
+			'8 Daylily: 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; then 98 times in 100, before 95 times in 100.'
+		);
+		expect(plain(sayReplanned({ ...of, old: [], now: [a, b] }))).toContain('11 on 30 Jul 2027 and 12 on 6 Aug 2027 more; then');
+		expect(plain(sayReplanned({ ...of, then: 0.95, old: [a], now: [] }))).toBe(
+			'8 Daylily: without 11 on 30 Jul 2027; 95 times in 100 as before.'
 		);
 	});
 

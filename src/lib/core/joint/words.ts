@@ -47,6 +47,26 @@ export function sayMove({ pieces, piece, kind, on, last, today }: NextMove): str
 	return `${what} ${when}${last > on ? `; until ${sayDate(last)} it is as good` : '; no later day is as good'}.`;
 }
 
+export interface Replanned {
+	/** "8 Daylily". */
+	want: string;
+	old: readonly { pieces: number; on: IsoDate }[];
+	now: readonly { pieces: number; on: IsoDate }[];
+	/** Odds as it was planned, and then. */
+	before: number;
+	then: number;
+}
+
+/** "8 Daylily: 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; then 98 times in 100, before 95 times in 100." */
+export function sayReplanned({ want, old, now, before, then }: Replanned): string {
+	const list = (all: Replanned['old']) => all.map((b) => `${b.pieces} on ${sayDate(b.on)}`).join(' and ');
+	const what =
+		old.length === 0 ? `${list(now)} more` : now.length === 0 ? `without ${list(old)}` : `${list(now)} instead of ${list(old)}`;
+	const odds =
+		sayOdds(then) === sayOdds(before) ? `${sayOdds(then)} as before` : `then ${sayOdds(then)}, before ${sayOdds(before)}`;
+	return `${want}: ${what}; ${odds}.`;
+}
+
 /** What mends a want that has slipped: "12 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10." */
 export function sayRepair(first: NextMove | null, others: number, odds: number, met: boolean): string {
 	if (!first) return 'Nothing that can still be struck mends it: the plan tells what else would.';

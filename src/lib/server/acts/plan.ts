@@ -8,6 +8,7 @@ import { plannedActs } from './want.js';
 import { batchAsked, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
+import type { Batch } from '$lib/core/ledger/index.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
 
 const taken = z
@@ -56,20 +57,35 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 			});
 	}
 	// Planned anew: what was only planned for these wants gives way to it.
-	const old = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
+	const there = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
+	// What stays as it was planned is not written again.
+	const old = there.filter((b) => !read.data.some((x) => isSame(b, x)));
+	const fresh = read.data.filter((x) => !there.some((b) => isSame(b, x)));
+	if (fresh.length === 0 && old.length === 0)
+		return refused({ code: 'plan.same', sentence: 'All of it is planned like that already: nothing was written.' });
 	const planned = plannedActs(
 		frame,
 		garden.today,
-		read.data.map((b) => ({
+		fresh.map((b) => ({
 			...{ kind_id: b.kind, way_id: b.way, stock_id: b.stock, want_id: b.want },
 			...{ count: b.pieces, planned_on: b.on }
 		}))
 	);
-	const dropped = old.map((b) => ({
-		...{ id: uuidv5(b.id, frame.id), kind: 'batch.dropped' as const, subjectId: b.id, on: garden.today, note: '' },
+	const dropped = old.map((b, i) => ({
+		// The form's own id is the first act's.
+		...{
+			id: planned.length === 0 && i === 0 ? frame.id : uuidv5(b.id, frame.id),
+			kind: 'batch.dropped' as const,
+			subjectId: b.id,
+			on: garden.today,
+			note: ''
+		},
 		data: { why: 'planned anew' }
 	}));
 	const acts = [...planned, ...dropped];
-	const many = planned.length === 1 ? 'One batch is' : `${planned.length} batches are`;
+	const many = planned.length === 1 ? 'One batch is' : planned.length ? `${planned.length} batches are` : 'Nothing new is';
 	return { acts, said: `${many} planned and on the round${old.length ? ', in place of what was planned before' : ''}.` };
 }
+
+const isSame = (b: Batch, x: z.infer<typeof taken>[number]): boolean =>
+	b.wantId === x.want && b.wayId === x.way && b.stockId === x.stock && b.plannedOn === x.on && b.plannedCount === x.pieces;

@@ -172,6 +172,24 @@
 	</section>
 {/if}
 
+{#if plan.anew && !hand}
+	<section class="mt-8" aria-labelledby="changes">
+		<h2 id="changes" class="border-b border-ink pb-1">What would change of what is planned</h2>
+		<ul class="ruled">
+			{#each plan.changes.says as says (says)}<li class="py-2">{says}</li>{/each}
+		</ul>
+		{#if plan.changes.stay || plan.changes.says.length === 0}
+			<p class="mt-2 text-faded">
+				{plan.changes.stay === 0
+					? 'Nothing was planned.'
+					: plan.changes.stay === 1
+						? 'One planned batch stays as it is.'
+						: `${plan.changes.stay} planned batches stay as they are.`}
+			</p>
+		{/if}
+	</section>
+{/if}
+
 <section class="mt-8" aria-labelledby="wants">
 	<h2 id="wants">Each want, through the seasons</h2>
 	<p class="note mb-2">
