@@ -42,11 +42,13 @@ describe('what is said of a plan', () => {
 			{ pieces: 12, on: '2027-08-06' }
 		];
 		expect(plain(sayReplanned({ ...of, old: [a], now: [b] }))).toBe(
-			'8 Daylily: 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; then 98 times in 100, before 95 times in 100.'
+			'8 Daylily: strike 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; 98 times in 100 instead of 95 times in 100.'
 		);
-		expect(plain(sayReplanned({ ...of, old: [], now: [a, b] }))).toContain('11 on 30 Jul 2027 and 12 on 6 Aug 2027 more; then');
+		expect(plain(sayReplanned({ ...of, old: [], now: [a, b] }))).toContain(
+			'strike 11 on 30 Jul 2027 and 12 on 6 Aug 2027 as well; 98'
+		);
 		expect(plain(sayReplanned({ ...of, then: 0.95, old: [a], now: [] }))).toBe(
-			'8 Daylily: without 11 on 30 Jul 2027; 95 times in 100 as before.'
+			'8 Daylily: leave out the 11 on 30 Jul 2027; 95 times in 100 as before.'
 		);
 	});
 
@@ -59,13 +61,15 @@ describe('what is said of a plan', () => {
 			on: '2027-06-01',
 			last: '2027-07-03'
 		};
-		expect(plain(sayRepair(move, 0, 0.91, true))).toBe(
-			'3 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10.'
+		const to = { odds: 0.91, target: 9, met: true };
+		expect(plain(sayRepair(move, 0, to))).toBe(
+			'3 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10 you get all 9.'
 		);
-		expect(plain(sayRepair(move, 1, 0.91, true))).toContain('With another batch after it 9 times in 10.');
-		expect(plain(sayRepair(move, 2, 0.91, true))).toContain('With 2 more batches after it 9 times in 10.');
-		expect(plain(sayRepair(move, 0, 0.41, false))).toContain('Even then 4 times in 10.');
-		expect(sayRepair(null, 0, 0.2, false)).toBe('Nothing that can still be struck mends it: the plan tells what else would.');
+		expect(plain(sayRepair(move, 1, to))).toContain('With another batch after it 9 times in 10 you get all 9.');
+		expect(plain(sayRepair(move, 2, { ...to, target: 1 }))).toContain('With 2 more batches after it 9 times in 10 you get it.');
+		expect(plain(sayRepair(move, 0, { ...to, odds: 0.41, met: false }))).toContain('Even then 4 times in 10 you get all 9.');
+		expect(plain(sayRepair(move, 0, { ...to, odds: 0.001, met: false }))).toContain('Even then you hardly ever get all 9.');
+		expect(sayRepair(null, 0, to)).toBe('Nothing that can still be struck mends it: the plan tells what else would.');
 	});
 
 	it('what holds a want back: a verb for its subject', () => {
@@ -101,7 +105,7 @@ describe('what is said of a plan', () => {
 				]
 			})
 		).toBe(
-			'Grow the stock first: 12 cuttings on 3 May 2027, and keep what comes of them, usually 9; from all of those 40 on 1 May 2028; all by 30 Sep 2028: then 9 times in 10.'
+			'Grow the stock first: strike 12 cuttings on 3 May 2027 and keep the 9 that usually come of them; on 1 May 2028 strike 40 from all of them: by 30 Sep 2028 9 times in 10.'
 		);
 		expect(say({ of: 'spend', more: 20 })).toBe('€20 more to spend: then 9 times in 10.');
 		expect(say({ of: 'minutes', more: 15 }, 0.999)).toContain('almost certain');

@@ -2,7 +2,7 @@
 import { sayDate } from '../dates.js';
 import type { IsoDate } from '../dates.js';
 import { sayMoney } from '../numbers.js';
-import { capital, sayOdds } from '../odds/words.js';
+import { capital, sayDoes, sayOdds } from '../odds/words.js';
 import { sayArea, sayMinutes } from '../units/say.js';
 import type { UnitChoice } from '../units/say.js';
 
@@ -57,21 +57,26 @@ export interface Replanned {
 	then: number;
 }
 
-/** "8 Daylily: 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; then 98 times in 100, before 95 times in 100." */
+/** "8 Daylily: strike 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; 98 times in 100 instead of 95 times in 100." */
 export function sayReplanned({ want, old, now, before, then }: Replanned): string {
 	const list = (all: Replanned['old']) => all.map((b) => `${b.pieces} on ${sayDate(b.on)}`).join(' and ');
 	const what =
-		old.length === 0 ? `${list(now)} more` : now.length === 0 ? `without ${list(old)}` : `${list(now)} instead of ${list(old)}`;
+		old.length === 0
+			? `strike ${list(now)} as well`
+			: now.length === 0
+				? `leave out the ${list(old)}`
+				: `strike ${list(now)} instead of ${list(old)}`;
 	const odds =
-		sayOdds(then) === sayOdds(before) ? `${sayOdds(then)} as before` : `then ${sayOdds(then)}, before ${sayOdds(before)}`;
+		sayOdds(then) === sayOdds(before) ? `${sayOdds(then)} as before` : `${sayOdds(then)} instead of ${sayOdds(before)}`;
 	return `${want}: ${what}; ${odds}.`;
 }
 
-/** What mends a want that has slipped: "12 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10." */
-export function sayRepair(first: NextMove | null, others: number, odds: number, met: boolean): string {
+/** What mends a want that has slipped: "12 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10 you get all 9." */
+export function sayRepair(first: NextMove | null, others: number, to: { odds: number; target: number; met: boolean }): string {
 	if (!first) return 'Nothing that can still be struck mends it: the plan tells what else would.';
 	const then = others === 0 ? 'then' : others === 1 ? 'with another batch after it' : `with ${others} more batches after it`;
-	return `${sayMove(first)} ${capital(met ? then : `even ${then}`)} ${sayOdds(odds)}.`;
+	const all = to.target === 1 ? 'it' : `all ${to.target}`;
+	return `${sayMove(first)} ${capital(to.met ? then : `even ${then}`)} ${sayDoes(to.odds, 'you', 'get', all)}.`;
 }
 
 /** What holds a want back, as the subject of a sentence. */
@@ -110,14 +115,17 @@ export type ChangeSaid =
 	  }
 	| { of: 'money'; plants: number; cost: number };
 
-/** "Grow the stock first: 12 cuttings on 3 May 2027, and keep what comes of them, usually 9; 40 more on 1 May 2028; all by 30 Sep 2028". */
+/** "Grow the stock first: strike 12 cuttings on 3 May 2027 and keep the 9 that usually come of them; on 1 May 2028 strike 40 from all of them: by 30 Sep 2028". */
 function sayLadder({ rungs, piece, due }: Extract<ChangeSaid, { of: 'grow' }>): string {
 	const steps = rungs.map((x, i) => {
-		const what = i === 0 ? `${x.pieces} ${x.pieces === 1 ? piece[0] : piece[1]}` : `from all of those ${x.pieces}`;
-		const kept = i < rungs.length - 1 ? `, and keep what comes of ${x.pieces === 1 ? 'it' : 'them'}, usually ${x.plants}` : '';
-		return `${what} on ${sayDate(x.on)}${kept}`;
+		const what =
+			i === 0
+				? `strike ${x.pieces} ${x.pieces === 1 ? piece[0] : piece[1]} on ${sayDate(x.on)}`
+				: `on ${sayDate(x.on)} strike ${x.pieces} from all of them`;
+		if (i === rungs.length - 1) return what;
+		return `${what} and keep ${x.plants === 0 ? 'what comes' : x.plants === 1 ? 'the one that usually comes' : `the ${x.plants} that usually come`} of ${x.pieces === 1 ? 'it' : 'them'}`;
 	});
-	return `Grow the stock first: ${steps.join('; ')}; all by ${sayDate(due)}`;
+	return `Grow the stock first: ${steps.join('; ')}: by ${sayDate(due)}`;
 }
 
 /** A change that was seen to help, as something to do. */
@@ -139,7 +147,7 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 		case 'number':
 			return `${c.to} instead of ${c.from}${then}`;
 		case 'grow':
-			return `${sayLadder(c)}${then}`;
+			return `${sayLadder(c)} ${sayOdds(odds)}.`;
 		case 'money':
 			return `Buy ${c.plants}, about ${sayMoney(c.cost, currency)}.`;
 	}

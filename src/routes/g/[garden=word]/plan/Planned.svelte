@@ -174,7 +174,13 @@
 
 {#if plan.anew && !hand}
 	<section class="mt-8" aria-labelledby="changes">
-		<h2 id="changes" class="border-b border-ink pb-1">What would change of what is planned</h2>
+		<h2 id="changes" class="border-b border-ink pb-1">
+			{plan.changes.says.length === 0
+				? 'Nothing would be planned otherwise'
+				: plan.changes.says.length === 1
+					? 'One want would be planned otherwise'
+					: `${plan.changes.says.length} wants would be planned otherwise`}
+		</h2>
 		<ul class="ruled">
 			{#each plan.changes.says as says (says)}<li class="py-2">{says}</li>{/each}
 		</ul>
