@@ -250,7 +250,8 @@ export async function loadDemo(): Promise<void> {
 						want_id: id(`want ${name}`),
 						place_id: null,
 						count: f.pieces,
-						planned_on: isoOf(f.on)
+						planned_on: isoOf(f.on),
+						promised: best.probability
 					}
 				}))
 			),

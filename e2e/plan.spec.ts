@@ -52,6 +52,10 @@ test('a plan is made, says what holds the rest back, is taken and undone; Wants 
 		expect(w.alone, w.name).toBeCloseTo(before.odds, 9);
 	}
 	expect(after.met).toBeGreaterThanOrEqual(told.met);
+	// The want remembers what it was promised.
+	const taken = told.wants.find((w) => w.batches.length > 0)!;
+	await page.goto(`${app.demo}/wants/${taken.id}`);
+	await expect(page.locator('main')).toContainText(new RegExp(`Planned .*, when it was ${sayOdds(taken.odds)}`));
 	await page.goto(`${app.demo}/ledger`);
 	const one = told.wants.flatMap((w) => w.batches)[0]!;
 	const written = page.getByRole('row').filter({ hasText: `planned ${one.pieces},` });

@@ -149,7 +149,7 @@ describe('stories, counted by hand', () => {
 
 	it('a planned batch becomes the batch that was struck, with its own number', () => {
 		const b = told(
-			entry('batch.planned', '2027-05-01', { ...begin, count: 30, planned_on: '2027-06-20' }),
+			entry('batch.planned', '2027-05-01', { ...begin, count: 30, planned_on: '2027-06-20', promised: null }),
 			entry('batch.struck', '2027-06-24', { ...begin, struck: 26, treatment: { ...none, hormone: 'powder' }, container: 'tray' })
 		);
 		expect(b).toMatchObject({ status: 'growing', plannedCount: 30, plannedOn: '2027-06-20', struck: 26, unrooted: 26 });
@@ -157,7 +157,7 @@ describe('stories, counted by hand', () => {
 	});
 
 	it('a plan that was dropped cannot be struck, nor a struck one dropped', () => {
-		const planned = entry('batch.planned', '2027-05-01', { ...begin, count: 30, planned_on: '2027-06-20' });
+		const planned = entry('batch.planned', '2027-05-01', { ...begin, count: 30, planned_on: '2027-06-20', promised: null });
 		const dropped = entry('batch.dropped', '2027-05-02', { why: 'no time' });
 		const struck = entry('batch.struck', '2027-06-24', { ...begin, struck: 26, treatment: none, container: '' });
 		expect(told(planned, dropped).status).toBe('dropped');

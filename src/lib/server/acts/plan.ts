@@ -12,7 +12,7 @@ import type { Batch } from '$lib/core/ledger/index.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
 
 const taken = z
-	.array(batchAsked.extend({ kind: z.string().max(60) }))
+	.array(batchAsked.extend({ kind: z.string().max(60), promised: z.number().min(0).max(1).nullable().default(null) }))
 	.min(1)
 	.max(MOST_BATCHES);
 /** Batches that each want had when the plan was made. */
@@ -68,7 +68,7 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 		garden.today,
 		fresh.map((b) => ({
 			...{ kind_id: b.kind, way_id: b.way, stock_id: b.stock, want_id: b.want },
-			...{ count: b.pieces, planned_on: b.on }
+			...{ count: b.pieces, planned_on: b.on, promised: b.promised }
 		}))
 	);
 	const dropped = old.map((b, i) => ({

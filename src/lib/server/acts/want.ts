@@ -125,6 +125,8 @@ export interface PlannedData {
 	want_id: string;
 	count: number;
 	planned_on: string;
+	/** Odds of the want that were told with the plan. */
+	promised: number | null;
 }
 
 /** Batches to be, written together: the first bears the form's own id and note, and one undo takes all of them back. */
@@ -150,7 +152,7 @@ export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Pro
 		garden.today,
 		flushes.map((x) => ({
 			...{ kind_id: want.kind_id, way_id: f.text('way_id'), stock_id, want_id: want.id },
-			...{ count: x.pieces, planned_on: isoOf(x.on) }
+			...{ count: x.pieces, planned_on: isoOf(x.on), promised: chanceIn(f.number('promised')) }
 		}))
 	);
 	const count = flushes.reduce((n, x) => n + x.pieces, 0);
@@ -159,6 +161,9 @@ export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Pro
 		said: `Planned: ${count} in ${flushes.length === 1 ? 'one batch' : `${flushes.length} batches`}. It is on the round.`
 	};
 }
+
+/** A chance that was sent along; what is none is nothing that was promised. */
+const chanceIn = (n: number | null): number | null => (n !== null && n >= 0 && n <= 1 ? n : null);
 
 export const dropWant = ({ garden, f, frame, params }: Asked<'want'>): Made => ({
 	acts: [{ ...frame, on: garden.today, kind: 'want.dropped', subjectId: params.want, data: { why: f.text('why') } }],

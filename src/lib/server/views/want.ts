@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
+import { promisedOf } from '../promised.js';
 import { planWant, wantViews } from '../wants.js';
 import { seasonOf } from '../season.js';
 import { vesselsOf } from '../mixing.js';
@@ -40,6 +41,11 @@ export async function wantView({ params, query }: Ask<'want'>) {
 			.filter((e) => e.kind !== 'entry.reversed' && !e.undone)
 			.reverse()
 			.map((e) => ({ id: e.id, on: e.happened_on, line: e.line })),
+		promised: await promisedOf(
+			garden.id,
+			want.id,
+			want.batches.map((b) => b.id)
+		),
 		placeName: places.find((p) => p.id === want.placeId)?.name ?? '',
 		kind: {
 			id: kind.id,

@@ -100,7 +100,10 @@
 	const asTaken = (wants: readonly WantPlanned[]): string =>
 		JSON.stringify(
 			wants.flatMap((w) =>
-				w.batches.map((b) => ({ want: w.id, kind: b.kindId, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces }))
+				w.batches.map((b) => ({
+					...{ want: w.id, kind: b.kindId, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces },
+					promised: w.odds
+				}))
 			)
 		);
 	const beside = (wants: readonly WantPlanned[]): string =>

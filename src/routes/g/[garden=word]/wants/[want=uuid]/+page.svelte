@@ -54,6 +54,24 @@
 				{/each}
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
 			</p>
+			{#if data.promised}
+				{@const then = data.promised}
+				<p class="note mt-1">
+					Planned {sayDate(then.on)}, when it was {sayOdds(then.odds)}.
+					{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length === 0}
+						Nothing was logged of it since: the days gone by, what your garden’s other batches taught, or its places have changed
+						it.
+					{/if}
+				</p>
+				{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length}
+					<Fold label="What was logged since" class="mt-1">
+						<ul class="note list-disc pl-5">
+							{#each then.since as e (e.id)}<li>{sayDate(e.on)}: {e.line}</li>{/each}
+							{#if then.more}<li>{then.more} {then.more === 1 ? 'entry' : 'entries'} more</li>{/if}
+						</ul>
+					</Fold>
+				{/if}
+			{/if}
 			{#if want.ready}<p class="note mt-1">
 					In the ground about {sayDate(want.ready.usual)}{want.ready.quick === want.ready.slow
 						? ''

@@ -103,6 +103,7 @@
 					<input type="hidden" name="way_id" value={w.wayId} />
 					<input type="hidden" name="stock_id" value={stockId} />
 					<input type="hidden" name="flushes" value={JSON.stringify(best.flushes)} />
+					<input type="hidden" name="promised" value={best.probability} />
 				</EntryForm>
 				<Act class="self-start" aria-expanded={shown} onclick={() => (shown = !shown)}>Other days</Act>
 			</div>

@@ -28,6 +28,7 @@
 			<input type="hidden" name="way_id" value={w.wayId} />
 			<input type="hidden" name="stock_id" value={stockId} />
 			<input type="hidden" name="flushes" value={JSON.stringify(w.fallback.flushes)} />
+			<input type="hidden" name="promised" value={w.fallback.probability} />
 		</EntryForm>
 	</div>
 {/if}
