@@ -222,7 +222,7 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	await page.getByRole('button', { name: 'Change it' }).click();
 	await expect(page.getByRole('alert')).toContainText(`fewer than the ${want.target} that are wanted`);
 	await page.getByLabel('Fewer that would do').fill(String(enough));
-	await page.getByLabel('Where not all wants can be met').selectOption('first');
+	await page.getByLabel('If not all wants can be met').selectOption('first');
 	await page.getByRole('button', { name: 'Change it' }).click();
 	await expect(page.getByText(`${enough} would do · before other wants`)).toBeVisible();
 	const says = `${enough} would do: `;

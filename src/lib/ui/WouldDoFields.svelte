@@ -21,7 +21,7 @@
 	/>
 	<Field label="Weeks that it may be late" name="late_weeks" value={String(lateWeeks)} numeric />
 	<SelectField
-		label="Where not all wants can be met"
+		label="If not all wants can be met"
 		name="weighs"
 		value={weighs}
 		items={[
