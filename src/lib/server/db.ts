@@ -11,8 +11,11 @@ export type Queryable = Pick<pg.ClientBase, 'query'>;
 let pool: pg.Pool | null = null;
 
 const MOST_CONNECTIONS = 10;
-/** A wait for another's lock or connection is told before a person gives up; a doing that hangs lets its locks go. */
-const LOCK_WAIT_MS = 5_000;
+/**
+ * A wait for another's lock or connection is told before a person gives up; a doing that hangs lets its locks go. A
+ * crowd that writes from several processes, while a plan is worked out, is through in less.
+ */
+const LOCK_WAIT_MS = 10_000;
 const IDLE_IN_DOING_MS = 15_000;
 /** Of a name misspelt so much must be alike (pg_trgm's word similarity, 0 to 1). Own judgement. */
 const LEAST_ALIKE = 0.5;
@@ -24,7 +27,7 @@ export function database(): pg.Pool {
 	pool = new pg.Pool({
 		connectionString: url,
 		max: Number(process.env.DATABASE_POOL ?? MOST_CONNECTIONS),
-		connectionTimeoutMillis: 5_000,
+		connectionTimeoutMillis: LOCK_WAIT_MS,
 		idleTimeoutMillis: 30_000,
 		statement_timeout: 20_000,
 		lock_timeout: LOCK_WAIT_MS,
