@@ -94,7 +94,7 @@ test('other plans are compared with the usual one; what is only planned is open 
 	app,
 	page
 }) => {
-	test.setTimeout(280_000);
+	test.setTimeout(400_000);
 	const usual = await planOf(app.demo);
 	for (const [name, aim] of [['The fewest batches', 'few']] as const) {
 		await open(page, app.demo, `?aim=${aim}`);
@@ -141,6 +141,15 @@ test('other plans are compared with the usual one; what is only planned is open 
 	const after = await planOf(app.demo);
 	for (const w of after.wants) expect(w.alone, w.name).toBeCloseTo(anew.wants.find((x) => x.id === w.id)!.odds, 9);
 	expect(after.wants.flatMap((w) => w.growing).filter((g) => g.planned)).toHaveLength(anew.totals.batches);
+	// One undo brings back what gave way.
+	const old = usual.wants.flatMap((w) => w.growing.filter((g) => g.planned).map((g) => `${w.id} ${g.stages[0]!.count}`));
+	const fresh = anew.wants.flatMap((w) => w.batches.filter((b) => !old.includes(`${w.id} ${b.pieces}`)))[0]!;
+	await page.goto(`${app.demo}/ledger`);
+	const written = page.getByRole('row').filter({ hasText: `planned ${fresh.pieces},` });
+	await written.first().getByRole('button', { name: /Undo/ }).click();
+	await expect(written.filter({ hasText: 'Undone:' }).first()).toBeVisible();
+	const back = await planOf(app.demo);
+	for (const w of back.wants) expect(w.alone, w.name).toBeCloseTo(usual.wants.find((x) => x.id === w.id)!.alone, 9);
 });
 
 test('a batch is changed by hand: its odds follow, what is too much is told, the rest is planned around it, and it is taken as it stands', async ({

@@ -51,9 +51,9 @@ function everyChoice({ pools, rows }: Prepared): number {
 	return best;
 }
 
-/** A garden's pools cut down to what can be tried out, from the cheap and the dear end; and little room, so that it matters. */
+/** A garden's pools cut down to what can be tried out, from the cheap and the dear end; and less time, so that it matters. */
 function tiny(r: JointRequest): Prepared {
-	const p = prepareJoint({ ...r, wants: r.wants.slice(0, 3), minutesPerWeek: r.minutesPerWeek / 5 });
+	const p = prepareJoint({ ...r, wants: r.wants.slice(0, 3), minutesPerWeek: r.minutesPerWeek / 1.5 });
 	p.pools = p.pools.map((pool) => {
 		const step = Math.max(1, Math.floor(pool.length / 12));
 		const some = pool.filter((x, i) => i < 6 || i % step === 0 || x.parts.length === 0);
