@@ -1,111 +1,30 @@
 /** The plan of all wants as it is shown: what it gives, what is next, what each want gets, what is full when. */
-import { v5 as uuidv5 } from 'uuid';
-import type { Garden } from './context.js';
-import { gardenOr404 } from './forms.js';
-import { Kept } from './kept.js';
-import { forecastOf, known, modelOf, stateOf } from './model.js';
-import type { Model } from './model.js';
-import { snapshotOf } from './snapshot.js';
-import { handbook } from './handbook.js';
 import { clashSaid } from './carried.js';
-import { jointAsk, oddsOf } from './jointRequest.js';
-import type { JointAsk, Left } from './jointRequest.js';
-import { choiceKey } from './planAsked.js';
+import { handbook } from './handbook.js';
+import { oddsOf } from './jointRequest.js';
+import type { Left } from './jointRequest.js';
+import { jointOf, rulesOf, solversOf } from './jointSolved.js';
+import type { Joint, PlanAsked } from './jointSolved.js';
+import { forecastOf, known } from './model.js';
+import type { Model } from './model.js';
+import { isPlannedAs } from './planAsked.js';
 import type { PlanChoice } from './planAsked.js';
-import { relaxer, solver } from './solver.js';
 import type * as state from './store/state.js';
 import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
-import type { Kind } from '$lib/core/handbook/schema.js';
-import { bindsOf, byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { Bound, Change, Exact, Ladder, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
-import { weightsOf } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { sayBinds, sayChange, sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
-import type { ChangeSaid } from '$lib/core/joint/words.js';
-import { ok } from '$lib/core/result.js';
-import type { Result } from '$lib/core/result.js';
-import { blankBatch, inHand } from '$lib/core/ledger/batch.js';
+import { byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
+import type { Solved } from '$lib/core/joint/index.js';
+import { sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
+import { inHand } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
-import { effortOf } from '$lib/core/plan/effort.js';
 import { atLeast, quantilesOf } from '$lib/core/odds/strike.js';
 import { standing } from '$lib/core/odds/words.js';
-
-export interface PlanAsked extends PlanChoice {
-	slug: string;
-}
-const rulesOf = ({ not, off, spend }: PlanChoice): Rules => ({
-	notWays: not.map((x) => x.replace('~', ' ')),
-	notIn: off.map((x) => {
-		const [from, to] = x.split('~') as [string, string];
-		return { from: dayNumber(from), to: dayNumber(to) };
-	}),
-	spend: spend ?? undefined
-});
-
-/** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
-function batchOf(want: JointWant, { c, n }: Part): Batch {
-	const id = uuidv5(`${c.name} ${n}`, NOT_WRITTEN);
-	const d = { code: '', kind_id: want.kindId, way_id: c.way.id, stock_id: c.source.id, want_id: want.id, place_id: null };
-	return { ...blankBatch(id, d), plannedOn: isoOf(c.on), plannedCount: n };
-}
-const NOT_WRITTEN = '3b1f2f5e-6f0e-4d57-9a3e-0d3c2f6d9a11';
-
-/** The same question has the same answer while its garden stands as it does. */
-export interface Joint {
-	ask: JointAsk;
-	/** Chance for each number that stands on the day: as the want will tell it. */
-	stands: (want: JointWant, x: Pattern) => Float64Array;
-	solved: Solved;
-	exact: Exact;
-	already: (want: JointWant) => Float64Array;
-}
-
-export async function jointOf({ slug, ...choice }: PlanAsked): Promise<Joint> {
-	const garden = await gardenOr404(slug);
-	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	return joints.waited(`${stateOf(m, snapshot)} ${choiceKey(choice)}`, () => solved(garden, choice));
-}
-/** The last few, for what is asked about a plan after it was made. */
-const joints = new Kept<Joint>(64, ({ solved: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
-
-async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
-	const ask = await jointAsk(garden, { anew: choice.anew, weights: weightsOf(choice.aim), rules: rulesOf(choice) });
-	const { m, snapshot, request, mine } = ask;
-	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
-	const asRow = (want: JointWant): state.WantRow => ({
-		...rows.get(want.id)!,
-		target: want.target,
-		due: isoOf(want.due),
-		confidence: want.confidence
-	});
-	// Asked for again and again while what would help is looked for.
-	const told = new Map<string, Float64Array>(
-		request.wants.flatMap((w) => [w, ...(w.otherwise ?? [])].map((x) => [`${w.id} ${x.due} `, x.already] as const))
-	);
-	const standsOf = (want: JointWant, key: string, batches: () => Batch[]): Float64Array => {
-		const name = `${want.id} ${want.due} ${key}`;
-		let pmf = told.get(name);
-		if (!pmf) told.set(name, (pmf = oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...batches()]).pmf));
-		return pmf;
-	};
-	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
-	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
-	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
-	const found = solveJoint(request, await solversOf(request.wants.length), exact);
-	return { ask, solved: found, exact, already, stands };
-}
-/**
- * A garden of a dozen wants ends with what is proven best, however loaded the machine: the same question has the same
- * plan. Of many wants the best found in some seconds is within a part in a hundred, and is what people wait for.
- */
-const solversOf = async (wants: number): Promise<Solvers> => ({
-	whole: await solver({ seconds: wants <= FEW_WANTS ? 20 : 3, gap: 0.005, nodes: 300 }),
-	relaxed: await relaxer()
-});
-const FEW_WANTS = 20;
+import { effortOf } from '$lib/core/plan/effort.js';
+import { ok } from '$lib/core/result.js';
+import type { Result } from '$lib/core/result.js';
 
 export interface PlanView {
 	aim: Aim;
@@ -311,10 +230,9 @@ function changesOf({ ask: { m, snapshot, gives, mine } }: Joint, wants: readonly
 	let stay = 0;
 	for (const w of wants) {
 		const there = gives.get(w.id) ?? [];
-		const isSame = (b: Batch, x: BatchPlanned) =>
-			b.wayId === x.wayId && b.stockId === x.stockId && b.plannedOn === x.on && b.plannedCount === x.pieces;
-		const old = there.filter((b) => !w.batches.some((x) => isSame(b, x)));
-		const now = w.batches.filter((x) => !there.some((b) => isSame(b, x)));
+		const asked = (x: BatchPlanned) => ({ want: w.id, way: x.wayId, stock: x.stockId, on: x.on, pieces: x.pieces });
+		const old = there.filter((b) => !w.batches.some((x) => isPlannedAs(b, asked(x))));
+		const now = w.batches.filter((x) => !there.some((b) => isPlannedAs(b, asked(x))));
 		stay += there.length - old.length;
 		if (there.length === 0 || (old.length === 0 && now.length === 0)) continue;
 		const row = snapshot.wants.find((x) => x.id === w.id)!;
@@ -380,64 +298,3 @@ function loadsShown(loads: ReturnType<typeof tell>['loads'], names: ReadonlyMap<
 }
 const SHOWN_DAYS = 2 * 366;
 const MOST_LOADS = 4;
-
-export interface BindView {
-	wantId: string;
-	says: string;
-	changes: string[];
-}
-
-/** What holds back a want that is short, and what would help: asked after the plan is there. */
-export async function bindsView({ want: only, ...asked }: PlanAsked & { want: string }): Promise<BindView[]> {
-	const joint = await jointOf(asked);
-	const { m, request } = joint.ask;
-	const at = request.wants.findIndex((w) => w.id === only);
-	return bindsOf(joint, [at]).map((b): BindView => {
-		const want = request.wants[b.want]!;
-		const kind = m.kinds.get(want.kindId)!;
-		const said = (c: Change): ChangeSaid => {
-			switch (c.of) {
-				case 'room':
-					return { ...c, place: m.places.find((p) => p.id === c.roomId)?.name ?? '' };
-				case 'stock':
-					return { ...c, kind: withVariety(kind) };
-				case 'due':
-					return { of: 'due', on: isoOf(want.due + 7 * c.weeks) };
-				case 'confidence':
-					return { ...c, from: want.confidence };
-				case 'number':
-					return { ...c, from: want.target };
-				case 'grow':
-					return grownSaid(kind, c.ladder);
-				case 'money':
-					return { ...c, cost: c.plants * kind.price.v };
-				default:
-					return c;
-			}
-		};
-		return {
-			wantId: want.id,
-			says: sayBinds(b.by),
-			changes: ranked(b).map((x) => sayChange(said(x.change), x.odds, m.garden.units, m.garden.data.currency))
-		};
-	});
-}
-
-function grownSaid(kind: Kind, { rungs, wayId, due }: Ladder): ChangeSaid {
-	const piece = handbook().ways.get(kind.ways.find((w) => w.id === wayId)!.way)!.piece as [string, string];
-	return { of: 'grow', rungs: rungs.map((x) => ({ ...x, on: isoOf(x.on) })), piece, due: isoOf(due) };
-}
-
-/** What is least effort comes first: a word, then a date, then things to do and to pay. */
-const EFFORT: Record<Change['of'], number> = {
-	confidence: 0,
-	due: 1,
-	number: 2,
-	minutes: 3,
-	spend: 4,
-	room: 5,
-	grow: 6,
-	stock: 7,
-	money: 8
-};
-const ranked = (b: Bound) => [...b.changes].sort((x, y) => EFFORT[x.change.of] - EFFORT[y.change.of]);

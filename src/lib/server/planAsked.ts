@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { isIsoDate } from '$lib/core/dates.js';
 import { AIMS } from '$lib/core/joint/aims.js';
 import type { Aim } from '$lib/core/joint/aims.js';
+import type { Batch } from '$lib/core/ledger/index.js';
 
 export interface PlanChoice {
 	aim: Aim;
@@ -54,6 +55,10 @@ export const batchAsked = z.strictObject({
 	on: z.string().refine(isIsoDate, DAY),
 	pieces: z.number().int().min(1).max(5000)
 });
+
+/** Is a batch planned just as it is asked for: nothing to write, nothing that gives way? */
+export const isPlannedAs = (b: Batch, x: z.infer<typeof batchAsked>): boolean =>
+	b.wantId === x.want && b.wayId === x.way && b.stockId === x.stock && b.plannedOn === x.on && b.plannedCount === x.pieces;
 
 export const handRequest = z.strictObject({
 	aim: z.enum(AIMS).default('usual'),

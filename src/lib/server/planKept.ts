@@ -6,7 +6,9 @@ import type { LimitFunction } from 'p-limit';
 import { Kept } from './kept.js';
 import { planJob } from './threads/pool.js';
 import { choiceKey } from './planAsked.js';
-import type { BindView, PlanAsked, PlanView } from './jointView.js';
+import type { BindView } from './bindsView.js';
+import type { PlanAsked } from './jointSolved.js';
+import type { PlanView } from './jointView.js';
 import type { SimView } from './simView.js';
 
 const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };

@@ -1,8 +1,8 @@
 /** The plan simulated: what stands when, how often a second strike would be needed and helps, what the weeks may ask for. */
 import { forecastOf, known } from './model.js';
 import type { Model } from './model.js';
-import { jointOf } from './jointView.js';
-import type { PlanAsked } from './jointView.js';
+import { jointOf } from './jointSolved.js';
+import type { PlanAsked } from './jointSolved.js';
 import { keepOf } from './wants.js';
 import { isoOf } from '$lib/core/dates.js';
 import { inHand } from '$lib/core/ledger/batch.js';

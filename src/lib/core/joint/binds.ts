@@ -61,9 +61,10 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	chosen.forEach((x, w) => {
 		if (w === at) return;
 		for (const { c, n } of x.parts) {
-			spent += field.effortOf(c, n).cost;
+			const effort = field.effortOf(c, n);
+			spent += effort.cost;
 			takings.get(c.source.id)!.push(takingOf(c.source.stock, c.way.gives, n, c.on));
-			field.effortOf(c, n).stages.forEach((need, i) =>
+			effort.stages.forEach((need, i) =>
 				busy.push({
 					...{ kindId: c.want.kindId, roomId: null, need, struck: i === 0 },
 					grows: c.way.stages.find((s) => s.to === need.to)?.grows ?? 'season'

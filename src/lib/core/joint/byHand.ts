@@ -5,7 +5,7 @@ import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import { Choice } from './descend.js';
 import type { Rows } from './needs.js';
-import { patternOf } from './patterns.js';
+import { keyOf, patternOf } from './patterns.js';
 import type { Part, Pattern } from './patterns.js';
 import { costOf, patternsFor } from './plan.js';
 import type { Prepared } from './plan.js';
@@ -58,8 +58,7 @@ export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact)
 			.flatMap((list, face): Pattern[] => {
 				const all = list.filter((x) => x !== null);
 				if (all.length < list.length) return [];
-				const key = all.map((x) => `${x.c.name}*${x.n}`).sort();
-				return [patternOf(patternsFor(p, at, p.faces[at]![face]), all, key.join(' + '))];
+				return [patternOf(patternsFor(p, at, p.faces[at]![face]), all, keyOf(all))];
 			})
 			.reduce((a, b) => (b.cost < a.cost ? b : a))
 	);

@@ -17,6 +17,13 @@ export interface Part {
 	n: number;
 }
 
+/** Names batches taken together, in whatever order. */
+export const keyOf = (parts: readonly Part[]): string =>
+	parts
+		.map((x) => `${x.c.name}*${x.n}`)
+		.sort()
+		.join(' + ');
+
 export interface Pattern {
 	want: number;
 	/** What was pinned among them. */
@@ -173,10 +180,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 		const used = parts.filter((x) => x.n > 0);
 		// What was pinned is as it is: no second batch of the same day, plant and way.
 		if (used.some((x) => p.odds.fixed.some((f) => f.c.name === x.c.name))) return;
-		const key = used
-			.map((x) => `${x.c.name}*${x.n}`)
-			.sort()
-			.join(' + ');
+		const key = keyOf(used);
 		if (!found.has(key)) found.set(key, patternOf(p, used, key));
 	};
 	add([]);

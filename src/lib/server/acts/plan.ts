@@ -5,10 +5,9 @@ import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, refused } from '../forms.js';
 import { plannedActs } from './want.js';
-import { batchAsked, MOST_BATCHES } from '../planAsked.js';
+import { batchAsked, isPlannedAs, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
-import type { Batch } from '$lib/core/ledger/index.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
 
 const taken = z
@@ -59,8 +58,8 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 	// Planned anew: what was only planned for these wants gives way to it.
 	const there = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
 	// What stays as it was planned is not written again.
-	const old = there.filter((b) => !read.data.some((x) => isSame(b, x)));
-	const fresh = read.data.filter((x) => !there.some((b) => isSame(b, x)));
+	const old = there.filter((b) => !read.data.some((x) => isPlannedAs(b, x)));
+	const fresh = read.data.filter((x) => !there.some((b) => isPlannedAs(b, x)));
 	if (fresh.length === 0 && old.length === 0)
 		return refused({ code: 'plan.same', sentence: 'All of it is planned like that already: nothing was written.' });
 	const planned = plannedActs(
@@ -86,6 +85,3 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 	const many = planned.length === 1 ? 'One batch is' : planned.length ? `${planned.length} batches are` : 'Nothing new is';
 	return { acts, said: `${many} planned and on the round${old.length ? ', in place of what was planned before' : ''}.` };
 }
-
-const isSame = (b: Batch, x: z.infer<typeof taken>[number]): boolean =>
-	b.wantId === x.want && b.wayId === x.way && b.stockId === x.stock && b.plannedOn === x.on && b.plannedCount === x.pieces;

@@ -10,7 +10,8 @@
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
-	import type { BindView, PlanView, Totals, WantPlanned } from '$lib/server/jointView.js';
+	import type { BindView } from '$lib/server/bindsView.js';
+	import type { PlanView, Totals, WantPlanned } from '$lib/server/jointView.js';
 	import Lanes from './Lanes.svelte';
 	import type { SimView } from '$lib/server/simView.js';
 	import Loads from './Loads.svelte';

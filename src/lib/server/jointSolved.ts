@@ -1,0 +1,94 @@
+/** The plan of all wants worked out, and kept for what is asked of it afterwards: changed by hand, what would help, the seasons as they may go. */
+import { v5 as uuidv5 } from 'uuid';
+import type { Garden } from './context.js';
+import { gardenOr404 } from './forms.js';
+import { jointAsk, oddsOf } from './jointRequest.js';
+import type { JointAsk } from './jointRequest.js';
+import { Kept } from './kept.js';
+import { modelOf, stateOf } from './model.js';
+import { choiceKey } from './planAsked.js';
+import type { PlanChoice } from './planAsked.js';
+import { snapshotOf } from './snapshot.js';
+import { relaxer, solver } from './solver.js';
+import type * as state from './store/state.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
+import { weightsOf } from '$lib/core/joint/aims.js';
+import { solveJoint } from '$lib/core/joint/index.js';
+import type { Exact, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
+import { blankBatch } from '$lib/core/ledger/batch.js';
+import type { Batch } from '$lib/core/ledger/index.js';
+import { atLeast } from '$lib/core/odds/strike.js';
+
+export interface PlanAsked extends PlanChoice {
+	slug: string;
+}
+export const rulesOf = ({ not, off, spend }: PlanChoice): Rules => ({
+	notWays: not.map((x) => x.replace('~', ' ')),
+	notIn: off.map((x) => {
+		const [from, to] = x.split('~') as [string, string];
+		return { from: dayNumber(from), to: dayNumber(to) };
+	}),
+	spend: spend ?? undefined
+});
+
+/** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
+function batchOf(want: JointWant, { c, n }: Part): Batch {
+	const id = uuidv5(`${c.name} ${n}`, NOT_WRITTEN);
+	const d = { code: '', kind_id: want.kindId, way_id: c.way.id, stock_id: c.source.id, want_id: want.id, place_id: null };
+	return { ...blankBatch(id, d), plannedOn: isoOf(c.on), plannedCount: n };
+}
+const NOT_WRITTEN = '3b1f2f5e-6f0e-4d57-9a3e-0d3c2f6d9a11';
+
+/** The same question has the same answer while its garden stands as it does. */
+export interface Joint {
+	ask: JointAsk;
+	/** Chance for each number that stands on the day: as the want will tell it. */
+	stands: (want: JointWant, x: Pattern) => Float64Array;
+	solved: Solved;
+	exact: Exact;
+	already: (want: JointWant) => Float64Array;
+}
+
+export async function jointOf({ slug, ...choice }: PlanAsked): Promise<Joint> {
+	const garden = await gardenOr404(slug);
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	return joints.waited(`${stateOf(m, snapshot)} ${choiceKey(choice)}`, () => solved(garden, choice));
+}
+/** The last few, for what is asked about a plan after it was made. */
+const joints = new Kept<Joint>(64, ({ solved: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
+
+async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
+	const ask = await jointAsk(garden, { anew: choice.anew, weights: weightsOf(choice.aim), rules: rulesOf(choice) });
+	const { m, snapshot, request, mine } = ask;
+	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
+	const asRow = (want: JointWant): state.WantRow => ({
+		...rows.get(want.id)!,
+		target: want.target,
+		due: isoOf(want.due),
+		confidence: want.confidence
+	});
+	// Asked for again and again while what would help is looked for.
+	const told = new Map<string, Float64Array>(
+		request.wants.flatMap((w) => [w, ...(w.otherwise ?? [])].map((x) => [`${w.id} ${x.due} `, x.already] as const))
+	);
+	const standsOf = (want: JointWant, key: string, batches: () => Batch[]): Float64Array => {
+		const name = `${want.id} ${want.due} ${key}`;
+		let pmf = told.get(name);
+		if (!pmf) told.set(name, (pmf = oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...batches()]).pmf));
+		return pmf;
+	};
+	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
+	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
+	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
+	const found = solveJoint(request, await solversOf(request.wants.length), exact);
+	return { ask, solved: found, exact, already, stands };
+}
+/**
+ * A garden of a dozen wants ends with what is proven best, however loaded the machine: the same question has the same
+ * plan. Of many wants the best found in some seconds is within a part in a hundred, and is what people wait for.
+ */
+export const solversOf = async (wants: number): Promise<Solvers> => ({
+	whole: await solver({ seconds: wants <= FEW_WANTS ? 20 : 3, gap: 0.005, nodes: 300 }),
+	relaxed: await relaxer()
+});
+const FEW_WANTS = 20;
