@@ -5,6 +5,7 @@ import { ok, refuse } from '../../result.js';
 import type { Result } from '../../result.js';
 import { allOf, knownKind, openPlace } from '../agree.js';
 import { because, entryKind } from '../describe.js';
+import { wishWords } from '../wish.js';
 import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
 
 const MOST_AHEAD_DAYS = 366 * 12;
@@ -47,9 +48,7 @@ export const wantKinds = {
 		line: ({ data: d }, n) =>
 			[
 				`Want: ${d.target} ${n.kindName(d.kind_id)}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
-				...(d.enough === null ? [] : [`${d.enough} would do`]),
-				...(d.late_weeks === 0 ? [] : [`${d.late_weeks} ${d.late_weeks === 1 ? 'week' : 'weeks'} late would do`]),
-				...(d.weighs === 'alike' ? [] : [d.weighs === 'first' ? 'before others' : 'after others'])
+				...wishWords({ enough: d.enough, lateWeeks: d.late_weeks, weighs: d.weighs })
 			].join('; '),
 		check: ({ data: d }, facts) =>
 			allOf(

@@ -18,7 +18,8 @@
 	import WayBest from './WayBest.svelte';
 	import WayShort from './WayShort.svelte';
 	import { sayWouldDo } from '$lib/core/joint/words.js';
-	import { lower, sayWish } from './planSays.js';
+	import { wishWords } from '$lib/core/ledger/wish.js';
+	import { lower } from './planSays.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
@@ -43,8 +44,8 @@
 				want.confidence * 100
 			)} times in 100
 		</p>
-		{#if want.enough !== null || want.lateWeeks || want.weighs !== 'alike'}
-			<p class="text-faded">{sayWish(want)}</p>
+		{#if wishWords(want).length}
+			<p class="text-faded">{wishWords(want).join(' · ')}</p>
 		{/if}
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}

@@ -7,14 +7,6 @@ export type PlannedWay = NonNullable<NonNullable<PageData['planned']>['plan']>['
 
 export const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** What was said of how else it would do, and of its rank: "12 would do · up to 6 weeks late would do · before other wants". */
-export const sayWish = (w: { enough: number | null; lateWeeks: number; weighs: string }): string =>
-	[
-		...(w.enough === null ? [] : [`${w.enough} would do`]),
-		...(w.lateWeeks ? [`up to ${w.lateWeeks === 1 ? 'a week' : `${w.lateWeeks} weeks`} late would do`] : []),
-		...(w.weighs === 'alike' ? [] : [w.weighs === 'first' ? 'before other wants' : 'after other wants'])
-	].join(' · ');
-
 /** "92 struck in 3 goes, the last on 12 July". */
 export const goes = (f: { on: number; strike: number; flushes: readonly unknown[] }, said = `${f.strike} `): string =>
 	`${said}struck ${f.flushes.length > 1 ? `in ${f.flushes.length} goes, as the plant grows back, the last ` : ''}on ${sayDate(isoOf(f.on))}`;
