@@ -364,4 +364,23 @@ describe('what would help', () => {
 			expect(solved(done).odds[0]!, JSON.stringify(change)).toBeGreaterThanOrEqual(0.895);
 		}
 	});
+
+	it('is growing the stock first where stock is what holds it, and never where only the time does', () => {
+		const daylily = kind('daylily');
+		const of = (count: number, due: number) => {
+			const r = jointOf(north, [daylily], {
+				wants: [wantOf({ id: 'w', kindId: 'daylily', due, target: 20 })],
+				sources: [sourceOf('s', daylily, count)]
+			});
+			return bindsOf({ solved: solved(r), exact: exactOf(r), already: (w) => w.already })[0]!;
+		};
+		const little = of(1, today + 300);
+		expect(little.by).toContain('stock');
+		const grown = little.changes.flatMap((c) => (c.change.of === 'grow' ? [{ ...c.change.ladder, told: c.odds }] : []))[0]!;
+		expect(grown.rungs.length).toBeGreaterThan(1);
+		expect(grown.told).toBeGreaterThanOrEqual(0.9);
+		const late = of(30, today + 10);
+		expect(late.by).toEqual(['time']);
+		expect(late.changes.some((c) => c.change.of === 'grow')).toBe(false);
+	});
 });

@@ -47,6 +47,7 @@ const MONEY = [5, 10, 20, 30, 50, 100, 200, 500, 1_000] as const;
 const PLANTS = [1, 2, 3, 5, 8, 12] as const;
 const WEEKS = [2, 4, 6, 8, 13, 17, 22, 26, 35, 44, 52, 78, 104] as const;
 const SURE = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.6, 0.5] as const;
+const A_SEASON = 91;
 /** Chances are told to the nearest hundredth: a promise that would be told as kept is kept. */
 const NEARLY = 0.005;
 /** What the sample and the exact odds never differ by. */
@@ -218,11 +219,10 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 	}
 	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
 	if (less !== undefined) add({ of: 'confidence', to: less }, { odds: solved.odds[at]! });
-	// Where all that the stock gives would be too little, whatever the room and the time.
-	if (base.sources.some((s) => s.kindId === want.kindId) && prepared.pools[0]!.every((x) => x.odds < want.confidence)) {
+	// Where the stock is what holds it, or no wait would do; and only where that is a season sooner than to wait.
+	if (base.sources.some((s) => s.kindId === want.kindId) && (by.includes('stock') || !later)) {
 		const ladder = ladderFor(base, want, prepared.field.sample);
-		// Only where what there is would not do it as soon.
-		if (ladder && (!later || ladder.due < want.due + 7 * later.step)) add({ of: 'grow', ladder }, ladder);
+		if (ladder && (!later || ladder.due + A_SEASON <= want.due + 7 * later.step)) add({ of: 'grow', ladder }, ladder);
 	}
 	const fewer = mostOf(want.target, withTarget);
 	if (fewer && fewer.step >= 1) {
