@@ -11,8 +11,9 @@ import { inWriting } from '$lib/server/writing.js';
 import { allGardens } from '$lib/server/context.js';
 import { closeDatabase, isDatabaseBusy, isDatabaseDown, isDatabaseFull } from '$lib/server/db.js';
 import { BUSY, DOWN, FULL } from '$lib/server/forms.js';
+import { handbook } from '$lib/server/handbook.js';
 import { log } from '$lib/server/log.js';
-import { closeThreads, warm } from '$lib/server/threads/pool.js';
+import { closeThreads, wake, warm } from '$lib/server/threads/pool.js';
 
 /** Whoever starts the built app by itself is held to the same rule as by ./start. */
 export const init: ServerInit = async () => {
@@ -29,6 +30,7 @@ const WARMED = 3;
 async function warmUp(): Promise<void> {
 	if (!process.env.DATABASE_URL) return;
 	try {
+		await Promise.all([wake(), Promise.resolve().then(handbook)]);
 		await Promise.all((await allGardens()).slice(0, WARMED).map(({ slug }) => warm(slug)));
 	} catch (error) {
 		// The database will be asked again by the first page, which says what is wrong.

@@ -2,6 +2,7 @@
 import { archiveOf, takeArchive } from '../archive.js';
 import { parseBody } from '../api.js';
 import { gardenHeadOr404 } from '../forms.js';
+import { handbook } from '../handbook.js';
 import type { FillRequest } from '../groundSchema.js';
 import type { GrowRequest } from '../growSchema.js';
 import { bindsView } from '../bindsView.js';
@@ -33,6 +34,11 @@ const MOST_RECORD_BYTES = 1_900_000;
 const alike = <S extends object>(stages: readonly S[], rho: number | undefined) => stages.map((s) => ({ ...s, rho }));
 
 export const JOBS = {
+	/** What every thread needs before its first garden. */
+	awake: async (_: null) => {
+		handbook();
+		await solver();
+	},
 	strike: async (r: StrikeRequest) => strike(alike(r.stages, r.correlation), r.target, r.confidence),
 	outcome: async (r: OutcomeRequest) => {
 		const stages = alike(r.stages, r.correlation);

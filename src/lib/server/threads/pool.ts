@@ -152,6 +152,12 @@ const given = (url: URL, key: string): [string, string][] => {
 	return value === null ? [] : [[key, value]];
 };
 
+/** Begins the threads of gardens and has them read the handbook: the first garden is set up without waiting for it. */
+export async function wake(): Promise<void> {
+	const order: Order = { hand: writing(), job: 'awake', given: null };
+	await Promise.all((open()?.gardens ?? []).map((thread) => thread.run(order)));
+}
+
 /** Works out ahead what the first visitor would wait for: the climate before the app says that it is ready, the rest after. */
 export async function warm(garden: string): Promise<void> {
 	const asked = { params: { garden }, search: '', origin: '' };
