@@ -1,5 +1,5 @@
 /** Figures of the joint plan: time to a first plan and to the end, the gap, and what simpler planners lose. */
-import { relaxer, solver } from '../src/lib/server/solver.js';
+import { solversOf } from '../src/lib/server/solver.js';
 import { Choice } from '../src/lib/core/joint/descend.js';
 import { choose, costOf, prepareJoint, solveJoint } from '../src/lib/core/joint/index.js';
 import type { JointRequest, Prepared } from '../src/lib/core/joint/index.js';
@@ -51,7 +51,6 @@ function oneByOne(p: Prepared): number {
 const ms = (t: number) => (t < 1_000 ? `${t.toFixed(0)} ms` : `${(t / 1_000).toFixed(1)} s`);
 
 export async function benchJoint(tell: (line: string) => void): Promise<void> {
-	const solvers = { whole: await solver({ seconds: 3, gap: 0.005, nodes: 300 }), relaxed: await relaxer() };
 	tell('');
 	tell('## All wants together');
 	tell('');
@@ -67,6 +66,7 @@ export async function benchJoint(tell: (line: string) => void): Promise<void> {
 		[120, 156]
 	] as const) {
 		const r = garden(wants, weeks, 0.5 + wants / 1_000 + weeks / 100_000);
+		const solvers = await solversOf(wants);
 		const t0 = performance.now();
 		const p = prepareJoint(r);
 		const quick = choose(p, null);
@@ -84,10 +84,11 @@ export async function benchJoint(tell: (line: string) => void): Promise<void> {
 	const d = dice(0.66);
 	const kinds = allKinds();
 	let [turn, alone, gardens] = [0, 0, 0];
+	const few = await solversOf(5);
 	for (let g = 0; g < 50; g++) {
 		const { r } = inventGarden(kinds, d);
 		const p = prepareJoint({ ...r, minutesPerWeek: r.minutesPerWeek / 2 });
-		const found = choose(p, solvers);
+		const found = choose(p, few);
 		const best = costOf(found.chosen);
 		if (best <= 0) continue;
 		gardens++;

@@ -31,6 +31,26 @@ test('a plan is made, says what holds the rest back, is taken and undone; Wants 
 	await expect(held.locator(':scope > ul > li')).toHaveCount(short.length, { timeout: 120_000 });
 	await expect(held).toContainText(/Buy \d+, about/);
 	await expect(held).toContainText(/instead: then \d+ times in/);
+	// What would help is done in one tap, and then it has helped; one undo, and the want is as it was.
+	const later = held.getByRole('button', { name: /^Have them by/ }).first();
+	const eased = (await held
+		.locator(':scope > ul > li')
+		.filter({ has: page.getByRole('button', { name: /^Have them by/ }) })
+		.first()
+		.locator('a[href*="/wants/"]')
+		.getAttribute('href'))!;
+	const stood = told.wants.find((w) => eased.endsWith(w.id))!;
+	await later.click();
+	const saved = page.getByRole('status').filter({ hasText: 'Want changed: the plan follows.' });
+	await expect(saved).toBeVisible();
+	const moved = (await planOf(app.demo)).wants.find((w) => w.id === stood.id)!;
+	expect(moved.due > stood.due).toBe(true);
+	expect(moved.standing).toBe('in hand');
+	await saved.getByRole('button', { name: /Undo/ }).click();
+	await expect(saved).toBeHidden();
+	expect((await planOf(app.demo)).wants.find((w) => w.id === stood.id)!.due).toBe(stood.due);
+	await open(page, app.demo);
+	await moves.getByRole('button', { name: /^Show all/ }).click();
 	// Nothing asks for more room or minutes than there is, unless what grows already does.
 	for (const load of told.loads)
 		for (const w of load.weeks) if (w.plan > 1e-6) expect(w.busy + w.plan).toBeLessThanOrEqual(w.limit * 1.000_01 + 1e-3);

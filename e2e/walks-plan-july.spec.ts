@@ -1,6 +1,49 @@
 /** The plan of all wants in gardens that the demo is not, in the middle of July. */
-import { test } from './app.js';
+import { expect, test } from './app.js';
+import { addStock, addWant, newGarden } from './growers.js';
 import { JULY, walks } from './planWalks.js';
+import type { PlanView } from '../src/lib/server/jointView.js';
 
 test.use({ appOptions: { demo: false, env: { SURCULUS_TODAY: JULY } } });
 walks(JULY);
+
+test('one clump, 24 wanted: the stock is grown first in one tap, the want waits for it, one undo; a plan of nothing takes the place of another', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(200_000);
+	const base = await newGarden(app.url, 'Temperate', 'Few');
+	await addStock(base, 'daylily');
+	const { id } = await addWant(base, 'daylily', 24, '2027-06-30');
+	const ask = async (query = '') => (await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
+	await page.goto(`${base}/plan`);
+	const held = page.getByRole('region', { name: 'What holds the rest back' });
+	await held.getByRole('button', { name: 'Grow the stock first' }).click({ timeout: 60_000 });
+	const saved = page.getByRole('status').filter({ hasText: 'this one waits for it' });
+	await expect(saved).toBeVisible();
+	await expect(held).toContainText('It waits for the stock that you are growing.', { timeout: 60_000 });
+	await expect(held).toContainText(/With the stock that you are growing: strike \d+ divisions .* 9 times in 10\./);
+	const grown = await ask();
+	expect(grown.wants).toHaveLength(2);
+	const [stock, waits] = [grown.wants.find((w) => w.id !== id)!, grown.wants.find((w) => w.id === id)!];
+	expect(stock).toMatchObject({ label: 'stock to take from', standing: 'in hand' });
+	expect(stock.target).toBeGreaterThan(10);
+	expect(stock.batches.length).toBeGreaterThan(0);
+	// The stock is there before it is taken from, and the want waits no longer than that takes.
+	expect(stock.due > stock.batches[0]!.on && waits.due > stock.due).toBe(true);
+	await saved.getByRole('button', { name: /Undo/ }).click();
+	await expect(saved).toBeHidden();
+	const back = await ask();
+	expect(back.wants.map((w) => [w.id, w.due])).toEqual([[id, '2027-06-30']]);
+
+	await page.goto(`${base}/plan`);
+	await page.getByRole('button', { name: 'Take this plan' }).click({ timeout: 60_000 });
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const planned = (await ask()).wants[0]!;
+	expect(planned.growing.length).toBeGreaterThan(0);
+	// All ways ruled out, with what is planned open to change: nothing is left, and that can be taken too.
+	await page.goto(`${base}/plan?anew=1&not=daylily~division&not=daylily~division-spring`);
+	await page.getByRole('button', { name: 'Leave out what was planned' }).click({ timeout: 60_000 });
+	await expect(page.getByRole('status').filter({ hasText: 'What was only planned is left out.' })).toBeVisible();
+	expect((await ask()).wants[0]!.growing).toEqual([]);
+});

@@ -6,22 +6,36 @@ import { isoOf } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { bindsOf } from '$lib/core/joint/index.js';
-import type { Bound, Change, Ladder } from '$lib/core/joint/index.js';
-import { sayBinds, sayChange } from '$lib/core/joint/words.js';
+import type { Bound, Change } from '$lib/core/joint/index.js';
+import { sayBinds, sayChange, sayDoing } from '$lib/core/joint/words.js';
 import type { ChangeSaid } from '$lib/core/joint/words.js';
 
 export interface BindView {
 	wantId: string;
 	says: string;
-	changes: string[];
+	changes: ChangeView[];
 }
+
+export interface ChangeView {
+	says: string;
+	does: ChangeDone | null;
+}
+
+/** How it is done: the want asked for otherwise, the plan made with more money, or a screen where it is set. */
+export type ChangeDone = { words: string } & (
+	| { want: { target?: number; due?: string; confidence?: number; note?: string } }
+	| { grow: { plants: number; by: string; until: string } }
+	| { spend: number }
+	| { go: string }
+);
 
 /** What holds back a want that is short, and what would help: asked after the plan is there. */
 export async function bindsView({ want: only, ...asked }: PlanAsked & { want: string }): Promise<BindView[]> {
 	const joint = await jointOf(asked);
 	const { m, request } = joint.ask;
+	const { currency } = m.garden.data;
 	const at = request.wants.findIndex((w) => w.id === only);
-	return bindsOf(joint, [at]).map((b): BindView => {
+	return bindsOf({ ...joint, coming: joint.coming() }, [at]).map((b): BindView => {
 		const want = request.wants[b.want]!;
 		const kind = m.kinds.get(want.kindId)!;
 		const said = (c: Change): ChangeSaid => {
@@ -37,7 +51,7 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 				case 'number':
 					return { ...c, from: want.target };
 				case 'grow':
-					return grownSaid(kind, c.ladder);
+					return grownSaid(kind, c);
 				case 'money':
 					return { ...c, cost: c.plants * kind.price.v };
 				default:
@@ -46,15 +60,46 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 		};
 		return {
 			wantId: want.id,
-			says: sayBinds(b.by),
-			changes: ranked(b).map((x) => sayChange(said(x.change), x.odds, m.garden.units, m.garden.data.currency))
+			says: waits(b) ? 'It waits for the stock that you are growing.' : sayBinds(b.by),
+			changes: ranked(b).map(({ change, odds }): ChangeView => {
+				const c = said(change);
+				const words = sayDoing(c, want.target, currency);
+				const how = words === null ? null : doneBy(change, c);
+				return { says: sayChange(c, odds, m.garden.units, currency), does: how && { words: words!, ...how } };
+			})
 		};
+
+		function doneBy(change: Change, c: ChangeSaid) {
+			switch (change.of) {
+				case 'due':
+					return { want: { due: c.of === 'due' ? c.on : '' } };
+				case 'number':
+					return { want: { target: change.to } };
+				case 'confidence':
+					return { want: { confidence: change.to } };
+				case 'money':
+					return { want: { target: want.target - change.plants, note: `${change.plants} of them bought` } };
+				case 'spend':
+					return { spend: (asked.spend ?? 0) + change.more };
+				case 'minutes':
+					return { go: 'settings' };
+				case 'room':
+					return { go: 'settings#places' };
+				case 'stock':
+					return { go: `stock/new?kind=${want.kindId}` };
+				case 'grow': {
+					const [first, second] = change.ladder.rungs;
+					const until = isoOf(Math.max(want.due, change.ladder.due));
+					return { grow: { plants: Math.max(1, first!.plants), by: isoOf((second ?? first!).on - 1), until } };
+				}
+			}
+		}
 	});
 }
 
-function grownSaid(kind: Kind, { rungs, wayId, due }: Ladder): ChangeSaid {
+function grownSaid(kind: Kind, { ladder: { rungs, wayId, due }, growing }: Extract<Change, { of: 'grow' }>): ChangeSaid {
 	const piece = handbook().ways.get(kind.ways.find((w) => w.id === wayId)!.way)!.piece as [string, string];
-	return { of: 'grow', rungs: rungs.map((x) => ({ ...x, on: isoOf(x.on) })), piece, due: isoOf(due) };
+	return { of: 'grow', rungs: rungs.map((x) => ({ ...x, on: isoOf(x.on) })), piece, growing, due: isoOf(due) };
 }
 
 /** What is least effort comes first: a word, then a date, then things to do and to pay. */
@@ -69,4 +114,7 @@ const EFFORT: Record<Change['of'], number> = {
 	stock: 7,
 	money: 8
 };
-const ranked = (b: Bound) => [...b.changes].sort((x, y) => EFFORT[x.change.of] - EFFORT[y.change.of]);
+/** What is under way is told before all that could be done. */
+const effort = (c: Change) => (c.of === 'grow' && c.growing ? -1 : EFFORT[c.of]);
+const ranked = (b: Bound) => [...b.changes].sort((x, y) => effort(x.change) - effort(y.change));
+const waits = (b: Bound) => b.changes.some(({ change: c }) => c.of === 'grow' && c.growing);

@@ -9,15 +9,17 @@ import { modelOf, stateOf } from './model.js';
 import { choiceKey } from './planAsked.js';
 import type { PlanChoice } from './planAsked.js';
 import { snapshotOf } from './snapshot.js';
-import { relaxer, solver } from './solver.js';
+import { solversOf } from './solver.js';
+import { wantParts } from './wantParts.js';
 import type * as state from './store/state.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import { solveJoint } from '$lib/core/joint/index.js';
-import type { Exact, JointWant, Part, Pattern, Rules, Solved, Solvers } from '$lib/core/joint/index.js';
+import type { Coming, Exact, JointWant, Part, Pattern, Rules, Solved } from '$lib/core/joint/index.js';
 import { blankBatch } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { atLeast } from '$lib/core/odds/strike.js';
+import { wantOdds } from '$lib/core/plan/wantOdds.js';
 
 export interface PlanAsked extends PlanChoice {
 	slug: string;
@@ -47,6 +49,8 @@ export interface Joint {
 	solved: Solved;
 	exact: Exact;
 	already: (want: JointWant) => Float64Array;
+	/** Plants that are grown to be stock: of wants to keep a kind, with what is planned for them. */
+	coming: () => Coming[];
 }
 
 export async function jointOf({ slug, ...choice }: PlanAsked): Promise<Joint> {
@@ -81,14 +85,14 @@ async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
 	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
 	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
 	const found = solveJoint(request, await solversOf(request.wants.length), exact);
-	return { ask, solved: found, exact, already, stands };
+	const coming = (): Coming[] =>
+		request.wants.flatMap((w, i) => {
+			const row = rows.get(w.id)!;
+			const batches = [...mine.get(w.id)!, ...found.chosen[i]!.parts.map((part) => batchOf(w, part))];
+			const struck = batches.flatMap((b) => b.struckOn ?? b.plannedOn ?? []);
+			if (row.purpose !== 'keep' || struck.length === 0) return [];
+			const born = Math.min(...struck.map((on) => dayNumber(on)));
+			return [{ kindId: w.kindId, born, by: w.due, pmf: wantOdds(row.target, [], wantParts(m, batches, w.due).parts).pmf }];
+		});
+	return { ask, solved: found, exact, already, stands, coming };
 }
-/**
- * A garden of a dozen wants ends with what is proven best, however loaded the machine: the same question has the same
- * plan. Of many wants the best found in some seconds is within a part in a hundred, and is what people wait for.
- */
-export const solversOf = async (wants: number): Promise<Solvers> => ({
-	whole: await solver({ seconds: wants <= FEW_WANTS ? 20 : 3, gap: 0.005, nodes: 300 }),
-	relaxed: await relaxer()
-});
-const FEW_WANTS = 20;

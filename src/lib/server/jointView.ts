@@ -3,7 +3,8 @@ import { clashSaid } from './carried.js';
 import { handbook } from './handbook.js';
 import { oddsOf } from './jointRequest.js';
 import type { Left } from './jointRequest.js';
-import { jointOf, rulesOf, solversOf } from './jointSolved.js';
+import { jointOf, rulesOf } from './jointSolved.js';
+import { solversOf } from './solver.js';
 import type { Joint, PlanAsked } from './jointSolved.js';
 import { forecastOf, known } from './model.js';
 import type { Model } from './model.js';
@@ -60,6 +61,8 @@ export interface Totals {
 
 export interface WantPlanned {
 	id: string;
+	/** Of the want, as it was when this was planned. */
+	version: number;
 	name: string;
 	label: string;
 	target: number;
@@ -173,7 +176,15 @@ function shown(
 		const row = wantRow.get(w.wantId)!;
 		const kind = m.kinds.get(row.kind_id)!;
 		return {
-			...{ id: row.id, name: nameOf(row), label: row.label, target: row.target, due: row.due, confidence: row.confidence },
+			...{
+				id: row.id,
+				version: row.version,
+				name: nameOf(row),
+				label: row.label,
+				target: row.target,
+				due: row.due,
+				confidence: row.confidence
+			},
 			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
 			standing: standing(solved.odds[i]!, row.confidence),
 			instead: w.as === request.wants[i] ? null : { target: w.as.target, due: isoOf(w.as.due), odds: solved.promised[i]! },

@@ -5,7 +5,7 @@
 import { takingOf } from '../material/capacity.js';
 import { Choice } from './descend.js';
 import { ladderFor } from './ladder.js';
-import type { Ladder } from './ladder.js';
+import type { Coming, Ladder } from './ladder.js';
 import type { Pattern } from './patterns.js';
 import { poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
@@ -21,7 +21,7 @@ export type Change =
 	| { of: 'due'; weeks: number }
 	| { of: 'confidence'; to: number }
 	| { of: 'number'; to: number }
-	| { of: 'grow'; ladder: Ladder }
+	| { of: 'grow'; ladder: Ladder; growing: boolean }
 	| { of: 'money'; plants: number };
 
 export interface Freed {
@@ -45,7 +45,7 @@ const MINUTES = [15, 30, 45, 60, 90, 120, 180, 240] as const;
 const ROOM_CM2 = [1_000, 2_000, 4_000, 6_000, 10_000, 20_000, 40_000] as const;
 const MONEY = [5, 10, 20, 30, 50, 100, 200, 500, 1_000] as const;
 const PLANTS = [1, 2, 3, 5, 8, 12] as const;
-const WEEKS = [2, 4, 6, 8, 13, 17, 22, 26, 35, 44, 52, 78, 104] as const;
+const WEEKS = [2, 4, 6, 8, 10, 13, 17, 22, 26, 30, 35, 39, 44, 48, 52, 56, 61, 65, 70, 78, 87, 96, 104] as const;
 const SURE = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.6, 0.5] as const;
 const A_SEASON = 91;
 /** Chances are told to the nearest hundredth: a promise that would be told as kept is kept. */
@@ -115,16 +115,18 @@ export interface BindsOf {
 	exact: Exact;
 	/** What stands by another day. */
 	already: (want: JointWant) => Float64Array;
+	/** Plants that are being grown to be stock. */
+	coming?: readonly Coming[];
 }
 
 /** What holds back each want that is short, with what would free it. */
-export function bindsOf({ solved, exact, already }: BindsOf, wants?: readonly number[]): Bound[] {
-	const { r } = solved.p;
-	const short = solved.odds.flatMap((o, w) => (o < r.wants[w]!.confidence - NEARLY ? [w] : []));
-	return short.filter((w) => !wants || wants.includes(w)).map((w) => boundOf({ solved, exact, already }, w));
+export function bindsOf(b: BindsOf, wants?: readonly number[]): Bound[] {
+	const { r } = b.solved.p;
+	const short = b.solved.odds.flatMap((o, w) => (o < r.wants[w]!.confidence - NEARLY ? [w] : []));
+	return short.filter((w) => !wants || wants.includes(w)).map((w) => boundOf(b, w));
 }
 
-function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
+function boundOf({ solved, exact, already, coming = [] }: BindsOf, at: number): Bound {
 	const base = besideOthers(solved, at);
 	const want = base.wants[0]!;
 	const tails = new Map<number, Tail>();
@@ -209,20 +211,23 @@ function boundOf({ solved, exact, already }: BindsOf, at: number): Bound {
 		if (found) by.push('stock');
 		if (found) add({ of: 'stock', more: found.step }, found.t);
 	}
-	const later = first(WEEKS, (weeks, e) => {
-		const later = { ...want, due: want.due + 7 * weeks };
+	const dueBy = (due: number, e: boolean) => {
+		const later = { ...want, due };
 		return anew({ ...base, wants: [{ ...later, already: already(later) }] }, e);
-	});
+	};
+	const later = first(WEEKS, (weeks, e) => dueBy(want.due + 7 * weeks, e));
 	if (later) {
 		by.push('time');
 		add({ of: 'due', weeks: later.step }, later.t);
 	}
 	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
 	if (less !== undefined) add({ of: 'confidence', to: less }, { odds: solved.odds[at]! });
-	// Where the stock is what holds it, or no wait would do; and only where that is a season sooner than to wait.
+	// Where the stock is what holds it, or no wait would do; and only where that is a season sooner than to wait, and the wait not as good.
 	if (base.sources.some((s) => s.kindId === want.kindId) && (by.includes('stock') || !later)) {
-		const ladder = ladderFor(base, want, prepared.field.sample);
-		if (ladder && (!later || ladder.due + A_SEASON <= want.due + 7 * later.step)) add({ of: 'grow', ladder }, ladder);
+		const growing = coming.some((c) => c.kindId === want.kindId);
+		const ladder = ladderFor(base, want, prepared.field.sample, coming);
+		const sooner = ladder !== null && (!later || ladder.due + A_SEASON <= want.due + 7 * later.step);
+		if (ladder && (growing || (sooner && !dueBy(ladder.due, true).met))) add({ of: 'grow', ladder, growing }, ladder);
 	}
 	const fewer = mostOf(want.target, withTarget);
 	if (fewer && fewer.step >= 1) {

@@ -4,7 +4,7 @@ export * from './binds.js';
 export * from './byHand.js';
 export { carrying } from './carry.js';
 export { ladderFor } from './ladder.js';
-export type { Ladder } from './ladder.js';
+export type { Coming, Ladder } from './ladder.js';
 export type { Pattern, Part } from './patterns.js';
 export * from './types.js';
 export { wouldDo } from './otherwise.js';

@@ -1,7 +1,7 @@
 /** Growing the stock first: against the recurrence by hand where nothing is left to chance, and against dice where all is. */
 import { describe, expect, it } from 'vitest';
 import { ladderFor, youngGives } from './ladder.js';
-import type { Ladder } from './ladder.js';
+import type { Ladder, Rung } from './ladder.js';
 import type { Source } from './types.js';
 import { Sample } from './sample.js';
 import { dayNumber } from '../dates.js';
@@ -66,6 +66,39 @@ describe('growing the stock first', () => {
 		});
 		expect(l.rungs.at(-1)!.pieces).toBeGreaterThanOrEqual(24);
 		expect(l.rungs.at(-1)!.pieces).toBeLessThan(27);
+	});
+
+	it('goes on from plants that are being grown already: by the same day as if they were grown now, later with fewer of them', () => {
+		let [ladders, same] = [0, 0];
+		for (const climate of [north, south])
+			for (const k of ['daylily', 'sweet-potato-vine', 'iris', 'sage', 'dahlia', 'mint'].map(kind)) {
+				const r = asked(k, climate, 15);
+				const l = found(r);
+				if (l?.rungs.length !== 2) continue;
+				ladders++;
+				const [source] = r.sources;
+				const way = k.ways.find((w) => w.id === l.wayId)!;
+				const [first, second] = l.rungs as [Rung, Rung];
+				const begun = {
+					...r,
+					sources: [{ ...source!, takings: [takingOf(source!.stock, way.gives, first.pieces, first.on)] }]
+				};
+				const goes = (plants: number) => {
+					const pmf = Float64Array.from({ length: plants + 1 }, (_, n) => (n === plants ? 1 : 0));
+					return ladderFor(begun, r.wants[0]!, new Sample(400, 1, r.rho), [
+						{ kindId: k.id, born: first.on, by: second.on - 1, pmf }
+					]);
+				};
+				const on = goes(first.plants)!;
+				expect(on.rungs[0]!.on, k.id).toBeGreaterThanOrEqual(second.on);
+				// What usually comes is taken for certain here, so it can only be as soon or sooner.
+				expect(on.due, k.id).toBeLessThanOrEqual(l.due);
+				if (on.due === l.due) same++;
+				const none = goes(0);
+				if (none) expect(none.due, k.id).toBeGreaterThanOrEqual(on.due);
+			}
+		expect(ladders).toBeGreaterThan(3);
+		expect(same).toBeGreaterThan(ladders / 2);
 	});
 
 	it('strikes in season only, each time after what was struck before stands; and by a day that is no sooner than it can be', () => {

@@ -29,7 +29,7 @@ export interface Rung {
 export interface Ladder {
 	sourceId: string;
 	wayId: string;
-	/** At least two. */
+	/** At least two, or one where stock is being grown already. */
 	rungs: readonly Rung[];
 	/** Day by which the want is met as surely as asked. */
 	due: DayNumber;
@@ -38,6 +38,16 @@ export interface Ladder {
 	most: number;
 	/** Before the last step so much of what all could give is taken. */
 	share: number;
+}
+
+/** Plants of a kind that are being grown to be stock. */
+export interface Coming {
+	kindId: string;
+	/** Day on which their pieces are struck. */
+	born: DayNumber;
+	/** Day by which they are counted, and the chance of each number then. */
+	by: DayNumber;
+	pmf: Float64Array;
 }
 
 /** More steps are more years than anybody plans. */
@@ -54,8 +64,13 @@ const STEP = 28;
 const WAIT = 168;
 const NEARLY_LEAST = 1.15;
 
-/** The way to the want that is done soonest, with the fewest pieces of those; null where none is within three years. */
-export function ladderFor(r: JointRequest, want: JointWant, sample: Sample): Ladder | null {
+/**
+ * The way to the want that is done soonest, with the fewest pieces of those; null where none is within three years.
+ * @param coming plants that are being grown for it: the steps go on from them
+ */
+export function ladderFor(r: JointRequest, want: JointWant, sample: Sample, coming: readonly Coming[] = []): Ladder | null {
+	const young = coming.filter((c) => c.kindId === want.kindId);
+	const begins = young.reduce((day, c) => Math.max(day, c.by + 1), r.today);
 	const last = r.today + MOST_DAYS;
 	const field = new Field({ ...r, wants: [{ ...want, due: last, otherwise: [] }] }, sample);
 	const { kind } = r.kinds.get(want.kindId)!;
@@ -66,9 +81,9 @@ export function ladderFor(r: JointRequest, want: JointWant, sample: Sample): Lad
 		if (source.kindId !== want.kindId) continue;
 		for (const way of kind.ways) {
 			if (r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
-			const days = climbs(r, field, source, way, last);
-			for (let rungs = 2; rungs <= Math.min(MOST_RUNGS, days.length); rungs++) {
-				const asked = { r, field, source, way, want, tail, days: days.slice(0, rungs), last };
+			const days = climbs(r, field, source, way, begins, last);
+			for (let rungs = young.length ? 1 : 2; rungs <= Math.min(MOST_RUNGS, days.length); rungs++) {
+				const asked = { r, field, source, way, want, tail, days: days.slice(0, rungs), last, young };
 				const all = climb(asked, 1);
 				if (!all) continue;
 				// No more is kept than it takes: the least share of what could be that is done as soon.
@@ -87,10 +102,10 @@ export function ladderFor(r: JointRequest, want: JointWant, sample: Sample): Lad
 }
 
 /** Days on which pieces are taken: each time that the way is open and what was taken before stands in the ground. */
-function climbs(r: JointRequest, field: Field, source: Source, way: WayProfile, last: DayNumber): DayNumber[] {
+function climbs(r: JointRequest, field: Field, source: Source, way: WayProfile, begins: DayNumber, last: DayNumber): DayNumber[] {
 	const { kind, season } = r.kinds.get(source.kindId)!;
 	const days: DayNumber[] = [];
-	let from = r.today;
+	let from = begins;
 	for (const o of field.openings(source.kindId, way, last)) {
 		const earliest = Math.max(from, o.opens);
 		// In the best of its window, where that is still to come; else on the first day that somebody is there.
@@ -114,6 +129,7 @@ interface Climb {
 	tail: Tail;
 	days: readonly DayNumber[];
 	last: DayNumber;
+	young: readonly Coming[];
 }
 
 /**
@@ -129,7 +145,7 @@ export function youngGives(source: Source, { gives }: WayProfile, born: DayNumbe
 	return fullYield({ count: 100, sizeCm, ageYears: years, condition: 'strong' }, gives) / 100;
 }
 
-function climb({ r, field, source, way, want, tail, days, last }: Climb, share: number): Ladder | null {
+function climb({ r, field, source, way, want, tail, days, last, young }: Climb, share: number): Ladder | null {
 	const { gives } = way;
 	const name = (k: number) => `${want.id} ${source.id} ${way.id} ladder ${days[k]!}`;
 	const end = days.length - 1;
@@ -148,15 +164,17 @@ function climb({ r, field, source, way, want, tail, days, last }: Climb, share: 
 	const kept: number[][] = chances.map(() => []);
 	for (let s = 0; s < size; s++)
 		for (let draw = 0; draw < DRAWS; draw++) {
-			const stock: { count: number; born: DayNumber; asked: DayNumber | null; took: number }[] = [];
+			const stock: { count: number; born: DayNumber; asked: DayNumber | null; took: number }[] = young.map((c) => ({
+				...{ count: countAt(c.pmf, random()), born: c.born, asked: null, took: 0 }
+			}));
 			days.forEach((on, k) => {
 				let pieces = parent[k]!;
-				for (const young of stock) {
-					const back = gives.uses_up || young.asked === null ? 0 : Math.min(1, (on - young.asked) / gives.recover_days);
-					const grown = 1 - young.took * (1 - back);
-					pieces += young.count * youngGives(source, way, young.born, on) * grown * (k === end ? 1 : share);
-					young.asked = on;
-					young.took = 1 - grown * (1 - share);
+				for (const own of stock) {
+					const back = gives.uses_up || own.asked === null ? 0 : Math.min(1, (on - own.asked) / gives.recover_days);
+					const grown = 1 - own.took * (1 - back);
+					pieces += own.count * youngGives(source, way, own.born, on) * grown * (k === end ? 1 : share);
+					own.asked = on;
+					own.took = 1 - grown * (1 - share);
 				}
 				const n = Math.min(MOST_PIECES, Math.floor(pieces + 1e-9));
 				taken[k]!.push(n);
@@ -201,6 +219,13 @@ function climb({ r, field, source, way, want, tail, days, last }: Climb, share: 
 		return { on, pieces: Math.min(ended.most, pieces), plants: want.target };
 	});
 	return { ...ended, share, sourceId: source.id, wayId: way.id, rungs };
+}
+
+/** The count that a chance comes to. */
+function countAt(pmf: Float64Array, u: number): number {
+	let k = 0;
+	for (let sum = pmf[0]!; sum <= u && k < pmf.length - 1; sum += pmf[k]!) k++;
+	return k;
 }
 
 const middleOf = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1]!;

@@ -1,6 +1,6 @@
 /** What is said of a plan, with none, one and many. */
 import { describe, expect, it } from 'vitest';
-import { sayBinds, sayChange, sayClash, sayMet, sayMove, sayRepair, sayReplanned, sayWouldDo } from './words.js';
+import { sayBinds, sayChange, sayClash, sayDoing, sayMet, sayMove, sayRepair, sayReplanned, sayWouldDo } from './words.js';
 
 const METRIC = { length: 'metric', temperature: 'C' } as const;
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -84,6 +84,21 @@ describe('what is said of a plan', () => {
 		);
 	});
 
+	it('what is done about it is a verb with its object; what only doing helps has no button', () => {
+		const say = (c: Parameters<typeof sayDoing>[0], target = 20) => {
+			const words = sayDoing(c, target, 'EUR');
+			return words === null ? null : plain(words);
+		};
+		expect(say({ of: 'due', on: '2027-09-30' })).toBe('Have them by 30 Sep 2027');
+		expect(say({ of: 'number', to: 12, from: 20 })).toBe('Ask for 12');
+		expect(say({ of: 'confidence', to: 0.85, from: 0.9 })).toBe('Ask for 85 times in 100');
+		expect(say({ of: 'money', plants: 6, cost: 30 })).toBe('Buy 6 and grow 14');
+		expect(say({ of: 'money', plants: 20, cost: 100 })).toBeNull();
+		expect(say({ of: 'room', place: 'Frame', moreCm2: 1000 })).toBe('Make more room in Frame');
+		expect(say({ of: 'stock', more: 1, kind: 'Sage' })).toBe('Write another Sage down');
+		expect(say({ of: 'spend', more: 20 })).toBe('Let it cost €20 more');
+	});
+
 	it('what would help, as something to do', () => {
 		const say = (c: Parameters<typeof sayChange>[0], odds = 0.9) => plain(sayChange(c, odds, METRIC, 'EUR'));
 		expect(say({ of: 'minutes', more: 45 })).toBe('45 min more a week: then 9 times in 10.');
@@ -98,7 +113,7 @@ describe('what is said of a plan', () => {
 		expect(say({ of: 'money', plants: 6, cost: 54 })).toBe('Buy 6, about €54.');
 		expect(
 			say({
-				...{ of: 'grow', piece: ['cutting', 'cuttings'], due: '2028-09-30' },
+				...{ of: 'grow', piece: ['cutting', 'cuttings'], due: '2028-09-30', growing: false },
 				rungs: [
 					{ on: '2027-05-03', pieces: 12, plants: 9 },
 					{ on: '2028-05-01', pieces: 40, plants: 30 }
@@ -106,6 +121,14 @@ describe('what is said of a plan', () => {
 			})
 		).toBe(
 			'Grow the stock first: strike 12 cuttings on 3 May 2027 and keep the 9 that usually come of them; on 1 May 2028 strike 40 from all of them: by 30 Sep 2028 9 times in 10.'
+		);
+		expect(
+			say({
+				...{ of: 'grow', piece: ['cutting', 'cuttings'], due: '2028-09-30', growing: true },
+				rungs: [{ on: '2028-05-01', pieces: 40, plants: 30 }]
+			})
+		).toBe(
+			'With the stock that you are growing: strike 40 cuttings on 1 May 2028, from all of them: by 30 Sep 2028 9 times in 10.'
 		);
 		expect(say({ of: 'spend', more: 20 })).toBe('€20 more to spend: then 9 times in 10.');
 		expect(say({ of: 'minutes', more: 15 }, 0.999)).toContain('almost certain');

@@ -112,20 +112,22 @@ export type ChangeSaid =
 			rungs: readonly { on: IsoDate; pieces: number; plants: number }[];
 			piece: readonly [string, string];
 			due: IsoDate;
+			/** Its first step is under way. */
+			growing: boolean;
 	  }
 	| { of: 'money'; plants: number; cost: number };
 
 /** "Grow the stock first: strike 12 cuttings on 3 May 2027 and keep the 9 that usually come of them; on 1 May 2028 strike 40 from all of them: by 30 Sep 2028". */
-function sayLadder({ rungs, piece, due }: Extract<ChangeSaid, { of: 'grow' }>): string {
+function sayLadder({ rungs, piece, due, growing }: Extract<ChangeSaid, { of: 'grow' }>): string {
 	const steps = rungs.map((x, i) => {
 		const what =
 			i === 0
-				? `strike ${x.pieces} ${x.pieces === 1 ? piece[0] : piece[1]} on ${sayDate(x.on)}`
+				? `strike ${x.pieces} ${x.pieces === 1 ? piece[0] : piece[1]} on ${sayDate(x.on)}${growing ? ', from all of them' : ''}`
 				: `on ${sayDate(x.on)} strike ${x.pieces} from all of them`;
 		if (i === rungs.length - 1) return what;
 		return `${what} and keep ${x.plants === 0 ? 'what comes' : x.plants === 1 ? 'the one that usually comes' : `the ${x.plants} that usually come`} of ${x.pieces === 1 ? 'it' : 'them'}`;
 	});
-	return `Grow the stock first: ${steps.join('; ')}: by ${sayDate(due)}`;
+	return `${growing ? 'With the stock that you are growing' : 'Grow the stock first'}: ${steps.join('; ')}: by ${sayDate(due)}`;
 }
 
 /** A change that was seen to help, as something to do. */
@@ -150,6 +152,30 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 			return `${sayLadder(c)} ${sayOdds(odds)}.`;
 		case 'money':
 			return `Buy ${c.plants}, about ${sayMoney(c.cost, currency)}.`;
+	}
+}
+
+/** What is done about it, as its button says it; null where nothing but doing it helps. */
+export function sayDoing(c: ChangeSaid, target: number, currency: string): string | null {
+	switch (c.of) {
+		case 'due':
+			return `Have them by ${sayDate(c.on)}`;
+		case 'number':
+			return `Ask for ${c.to}`;
+		case 'confidence':
+			return `Ask for ${Math.round(c.to * 100)} times in 100`;
+		case 'money':
+			return c.plants < target ? `Buy ${c.plants} and grow ${target - c.plants}` : null;
+		case 'minutes':
+			return 'Give it more time';
+		case 'spend':
+			return `Let it cost ${sayMoney(c.more, currency)} more`;
+		case 'room':
+			return `Make more room in ${c.place}`;
+		case 'stock':
+			return `Write another ${c.kind} down`;
+		case 'grow':
+			return c.growing ? null : 'Grow the stock first';
 	}
 }
 

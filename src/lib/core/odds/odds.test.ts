@@ -21,6 +21,7 @@ import {
 	sayPlanted,
 	sayShare,
 	sayThat,
+	sayOddsAsked,
 	standing,
 	shifted,
 	smallestReaching,
@@ -275,6 +276,10 @@ describe('learning and adding', () => {
 
 	it('judges odds by what was asked: less than even is never likely', () => {
 		expect(standing(0.5, 0.5)).toBe('in hand');
+		// What rounds to what was asked and is less says so; what is met or told as less does not.
+		expect(sayOddsAsked(0.78, 0.8)).toBe('not quite 8 times in 10');
+		expect(sayOddsAsked(0.8, 0.8)).toBe('8 times in 10');
+		expect(sayOddsAsked(0.7, 0.8)).toBe('7 times in 10');
 		expect(standing(0.41, 0.5)).toBe('in doubt');
 		expect(standing(0.75, 0.9)).toBe('likely');
 		expect(standing(0.2, 0.9)).toBe('unlikely');

@@ -88,3 +88,10 @@ export function standing(p: number, wished: number): Standing {
 	if (p >= 0.3) return 'in doubt';
 	return 'unlikely';
 }
+
+/** What rounds to what was asked for and is less says so. */
+export const notQuite = (p: number, wished: number): '' | 'not quite ' =>
+	standing(p, wished) !== 'in hand' && sayOdds(p) === sayOdds(wished) ? 'not quite ' : '';
+
+/** Odds beside what was asked for: "not quite 8 times in 10". */
+export const sayOddsAsked = (p: number, wished: number): string => `${notQuite(p, wished)}${sayOdds(p)}`;

@@ -12,14 +12,16 @@ import { MOST_DAYS } from '$lib/core/joint/plan.js';
 
 const taken = z
 	.array(batchAsked.extend({ kind: z.string().max(60), promised: z.number().min(0).max(1).nullable().default(null) }))
-	.min(1)
 	.max(MOST_BATCHES);
 /** Batches that each want had when the plan was made. */
 const besides = z.record(z.uuid(), z.number().int().min(0));
 
 export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
+	const anew = f.text('anew') === '1';
 	const read = taken.safeParse(f.json('batches'));
-	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
+	// With nothing in it a plan can only be one that takes the place of another.
+	if (!read.success || (read.data.length === 0 && !anew))
+		return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
 	const db = database();
 	// What is gone since the plan was made is not planned for: someone dropped a want, or a plant has died.
 	const [wants, stocks] = await Promise.all([
@@ -56,7 +58,7 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 			});
 	}
 	// Planned anew: what was only planned for these wants gives way to it.
-	const there = f.text('anew') === '1' ? theirs.filter((b) => b.status === 'planned') : [];
+	const there = anew ? theirs.filter((b) => b.status === 'planned') : [];
 	// What stays as it was planned is not written again.
 	const old = there.filter((b) => !read.data.some((x) => isPlannedAs(b, x)));
 	const fresh = read.data.filter((x) => !there.some((b) => isPlannedAs(b, x)));
@@ -82,6 +84,7 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 		data: { why: 'planned anew' }
 	}));
 	const acts = [...planned, ...dropped];
-	const many = planned.length === 1 ? 'One batch is' : planned.length ? `${planned.length} batches are` : 'Nothing new is';
+	if (planned.length === 0) return { acts, said: 'What was only planned is left out.' };
+	const many = planned.length === 1 ? 'One batch is' : `${planned.length} batches are`;
 	return { acts, said: `${many} planned and on the round${old.length ? ', in place of what was planned before' : ''}.` };
 }

@@ -84,31 +84,82 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 	};
 }
 
+/** A want as it stands, for an entry that changes some of it. */
+const asItStands = (w: state.WantRow) => ({
+	...{ kind_id: w.kind_id, purpose: w.purpose, label: w.label, place_id: w.place_id, target: w.target, due: w.due },
+	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs }
+});
+/** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted. */
+const withTarget = (w: state.WantRow, target: number) => ({
+	...{ target, shape: target === w.target ? w.shape : null },
+	enough: (w.enough ?? target) < target ? w.enough : null
+});
+const UNKNOWN_WANT = { code: 'want.unknown', sentence: 'There is no such want.' };
+
 /** Another number, day, certainty or place; what it is a want of stays. */
 export async function changeWant({ garden, f, frame, params }: Asked<'want'>): Promise<Made | Refusing> {
 	const want = await guarded(() => state.wantById(database(), garden.id, params.want));
-	if (!want) return refused({ code: 'want.unknown', sentence: 'There is no such want.' }, 404);
-	const target = f.number('target') ?? Number.NaN;
+	if (!want) return refused(UNKNOWN_WANT, 404);
 	const data = {
-		kind_id: want.kind_id,
-		purpose: want.purpose,
+		...asItStands(want),
+		...withTarget(want, f.number('target') ?? Number.NaN),
 		label: f.text('label'),
 		place_id: f.textOrNull('place_id'),
-		target,
 		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
-		// A number that was typed is no longer the one that its measures came to.
-		shape: target === want.target ? want.shape : null,
-		// A form that does not ask after them leaves them as they are; fewer that would do are fewer than are wanted.
-		...(f.text('weighs')
-			? wouldDoOf(f)
-			: { enough: (want.enough ?? target) < target ? want.enough : null, late_weeks: want.late_weeks, weighs: want.weighs })
+		// A form that does not ask after them leaves them as they are.
+		...(f.text('weighs') ? wouldDoOf(f) : {})
 	};
 	return {
 		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: want.id, seen: f.number('seen'), data }],
 		said: 'Want changed: its odds and plan follow.'
 	};
 }
+
+/** What the plan found that would help, in one tap: another number, day or certainty, all else as it stands. */
+export async function easeWant({ garden, f, frame }: Asked): Promise<Made | Refusing> {
+	const id = f.text('want');
+	const want = z.uuid().safeParse(id).success ? await guarded(() => state.wantById(database(), garden.id, id)) : null;
+	if (!want || want.dropped_on) return refused(UNKNOWN_WANT, 404);
+	const data = {
+		...asItStands(want),
+		...(f.text('target') ? withTarget(want, f.number('target') ?? Number.NaN) : {}),
+		...(f.text('due') ? { due: f.day('due', garden.today) } : {}),
+		...(f.text('confidence') ? { confidence: f.number('confidence') ?? Number.NaN } : {})
+	};
+	return {
+		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: want.id, seen: f.number('seen'), data }],
+		said: 'Want changed: the plan follows.'
+	};
+}
+
+/** The stock grown first: so many of the kind are to be alive by the day on which they are taken from, and the want waits for it. */
+export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Refusing> {
+	const id = f.text('want');
+	const db = database();
+	const want = z.uuid().safeParse(id).success ? await guarded(() => state.wantById(db, garden.id, id)) : null;
+	if (!want || want.dropped_on) return refused(UNKNOWN_WANT, 404);
+	const stocks = await guarded(() => state.stocks(db, garden.id));
+	const parents = stocks.filter((s) => s.kind_id === want.kind_id && !s.gone_on).reduce((n, s) => n + s.count, 0);
+	const stock = {
+		...asItStands(want),
+		...{ purpose: 'keep', label: 'stock to take from', target: parents + (f.number('plants') ?? Number.NaN) },
+		...{ due: f.day('by', garden.today), confidence: STOCK_AS_SURE, shape: null, enough: null, late_weeks: 0 }
+	};
+	const set = { on: garden.today, kind: 'want.set' as const };
+	return {
+		acts: [
+			{ ...frame, ...set, subjectId: frame.id, data: stock },
+			{
+				...{ id: uuidv5(want.id, frame.id), note: '', ...set, subjectId: want.id, seen: f.number('seen') },
+				data: { ...asItStands(want), due: f.day('until', garden.today) }
+			}
+		],
+		said: 'The stock is a want of its own now, and this one waits for it: the plan follows.'
+	};
+}
+/** So many usually come of the first step: what the next one makes of them is what has to be sure. */
+const STOCK_AS_SURE = 0.5;
 
 /** Days that a plan can name: 1970 to 2199. */
 const FIRST_DAY = 0;
@@ -142,7 +193,7 @@ export const plannedActs = (frame: Asked['frame'], today: string, batches: reado
 /** A plan is taken: one batch for each time that its pieces are cut. */
 export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Promise<Made | Refusing> {
 	const want = await guarded(() => state.wantById(database(), garden.id, params.want));
-	if (!want) return refused({ code: 'want.unknown', sentence: 'There is no such want.' }, 404);
+	if (!want) return refused(UNKNOWN_WANT, 404);
 	const read = flushesSchema.safeParse(f.json('flushes'));
 	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
 	const flushes = read.data;

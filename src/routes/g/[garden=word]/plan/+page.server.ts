@@ -2,6 +2,7 @@ import type { Actions, PageServerLoad } from './$types';
 import { isHttpError } from '@sveltejs/kit';
 import { doing } from '$lib/server/acts/doing.js';
 import { takeWhole } from '$lib/server/acts/plan.js';
+import { easeWant, growFirst } from '$lib/server/acts/want.js';
 import { aimOf } from '$lib/server/planAsked.js';
 import { bindsFor, planFor, simFor } from '$lib/server/planKept.js';
 import { view } from '$lib/server/threads/pool.js';
@@ -36,4 +37,4 @@ export const load: PageServerLoad = async (event) => {
 	};
 };
 
-export const actions: Actions = { take: doing(takeWhole) };
+export const actions: Actions = { take: doing(takeWhole), ease: doing(easeWant), grow: doing(growFirst) };

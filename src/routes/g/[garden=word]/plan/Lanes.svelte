@@ -9,7 +9,7 @@
 	import { tone } from '$lib/ui/tones.js';
 	import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 	import { sayWouldDo } from '$lib/core/joint/words.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayOddsAsked } from '$lib/core/odds/words.js';
 	import { monthsOf } from '$lib/ui/strip.js';
 	import type { Growing, WantPlanned } from '$lib/server/jointView.js';
 	import { keyOf } from './says.js';
@@ -199,7 +199,7 @@
 					</svg>
 				</div>
 				<div class="order-2 text-right sm:order-none sm:text-left">
-					<p class="font-head text-lg leading-tight font-semibold">{sayOdds(w.odds)}</p>
+					<p class="font-head text-lg leading-tight font-semibold">{sayOddsAsked(w.odds, w.confidence)}</p>
 					<StandingMark word={w.standing} />
 					{#if w.instead && w.standing !== 'in hand'}<p class="note">{sayWouldDo(w, w.instead, w.instead.odds)}.</p>{/if}
 				</div>

@@ -1,23 +1,22 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Act from '$lib/ui/Act.svelte';
-	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { BindView } from '$lib/server/bindsView.js';
-	import type { PlanView, Totals, WantPlanned } from '$lib/server/jointView.js';
+	import type { PlanView, Totals } from '$lib/server/jointView.js';
+	import Held from './Held.svelte';
 	import Lanes from './Lanes.svelte';
 	import type { SimView } from '$lib/server/simView.js';
 	import Loads from './Loads.svelte';
 	import Seasons from './Seasons.svelte';
 	import ByHand from './ByHand.svelte';
 	import Limits from './Limits.svelte';
+	import Take from './Take.svelte';
 	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
 
 	interface Props {
@@ -97,23 +96,7 @@
 			', '
 		);
 
-	/** As the server writes them: one line for each batch. */
-	const asTaken = (wants: readonly WantPlanned[]): string =>
-		JSON.stringify(
-			wants.flatMap((w) =>
-				w.batches.map((b) => ({
-					...{ want: w.id, kind: b.kindId, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces },
-					promised: w.odds
-				}))
-			)
-		);
-	const beside = (wants: readonly WantPlanned[]): string =>
-		JSON.stringify(Object.fromEntries(wants.map((w) => [w.id, w.beside])));
 	let shownMoves = $state(3);
-	/** Wants whose batches are left out when the plan is taken. */
-	let without = $state<string[]>([]);
-	const takes = $derived(withBatches.filter((w) => !without.includes(w.id)));
-	const many = $derived(takes.reduce((n, w) => n + w.batches.length, 0));
 </script>
 
 <h1 class="mt-1">{plan.says}</h1>
@@ -140,39 +123,7 @@
 		{#if plan.moves.length > shownMoves}
 			<Act class="mt-2" onclick={() => (shownMoves = plan.moves.length)}>Show all {plan.moves.length}</Act>
 		{/if}
-		<div class="mt-4">
-			<EntryForm
-				action="?/take"
-				submit={takes.length === withBatches.length ? 'Take this plan' : `Take ${many} of its batches`}
-				today={garden.today}
-				dated={false}
-				noted={false}
-			>
-				<input type="hidden" name="batches" value={asTaken(takes)} />
-				<input
-					type="hidden"
-					name="beside"
-					value={beside(plan.anew ? plan.wants.filter((w) => !without.includes(w.id)) : takes)}
-				/>
-				{#if plan.anew}<input type="hidden" name="anew" value="1" />{/if}
-				{#if withBatches.length > 1}
-					<Fold label="Take only some of it">
-						{#each withBatches as w (w.id)}
-							<Checkbox
-								checked={!without.includes(w.id)}
-								onchange={() => (without = without.includes(w.id) ? without.filter((id) => id !== w.id) : [...without, w.id])}
-								>{w.target}
-								{w.name}{w.label ? `, ${w.label}` : ''}: {w.batches.length}
-								{w.batches.length === 1 ? 'batch' : 'batches'}</Checkbox
-							>
-						{/each}
-					</Fold>
-				{/if}
-			</EntryForm>
-			<p class="note mt-1">
-				{many === 1 ? 'Its batch comes' : `Its ${many} batches come`} on the round on their days. One undo takes all of it back.
-			</p>
-		</div>
+		<div class="mt-4"><Take {plan} today={garden.today} /></div>
 	</section>
 {/if}
 
@@ -188,6 +139,9 @@
 		<ul class="ruled">
 			{#each plan.changes.says as says (says)}<li class="py-2">{says}</li>{/each}
 		</ul>
+		{#if plan.moves.length === 0 && plan.changes.says.length > 0}
+			<div class="mt-3"><Take {plan} today={garden.today} /></div>
+		{/if}
 		{#if plan.changes.stay || plan.changes.says.length === 0}
 			<p class="mt-2 text-faded">
 				{plan.changes.stay === 0
@@ -260,43 +214,7 @@
 </section>
 
 {#if short.length}
-	<section class="mt-8" aria-labelledby="short">
-		<h2 id="short" class="border-b border-ink pb-1">What holds the rest back</h2>
-		{#await binds}
-			<p class="mt-2 text-faded" role="status">Trying what would help …</p>
-		{:then told}
-			{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
-			{:else}
-				<ul class="ruled">
-					{#each short as w (w.id)}
-						{@const b = told.value.find((v) => v.wantId === w.id)}
-						<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
-							<p>
-								<a href="{base}/wants/{w.id}"
-									><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
-								>
-								<span class="note block"
-									>{sayOdds(w.odds)} by {sayDate(w.due)}; {w.usually === 0
-										? 'usually none stands'
-										: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
-								>
-							</p>
-							<div>
-								{#if b}
-									<p>{b.says}</p>
-									{#if b.changes.length}
-										<ul class="mt-1 list-disc pl-5">
-											{#each b.changes as c (c)}<li>{c}</li>{/each}
-										</ul>
-									{/if}
-								{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
-							</div>
-						</li>
-					{/each}
-				</ul>
-			{/if}
-		{/await}
-	</section>
+	<Held {short} {binds} {base} {choice} today={garden.today} />
 {/if}
 
 <section class="mt-8" aria-labelledby="seasons">

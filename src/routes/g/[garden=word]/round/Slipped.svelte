@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** Wants that were begun and are less sure than asked, with what still mends them and until when. */
 	import { sayDate } from '$lib/core/dates.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayOddsAsked } from '$lib/core/odds/words.js';
 	import { repairsLater } from '$lib/ui/repairs.svelte.js';
 
 	interface Props {
@@ -28,7 +28,7 @@
 				{#each slipped as r (r.id)}
 					<li class="py-2">
 						<a class="font-semibold" href="{base}/wants/{r.id}">{r.target} {r.name}{r.label ? `, ${r.label}` : ''}</a>
-						by {sayDate(r.due)}: {sayOdds(r.odds)}.
+						by {sayDate(r.due)}: {sayOddsAsked(r.odds, r.confidence)}.
 						<span class="block">{r.says}</span>
 					</li>
 				{/each}

@@ -75,7 +75,7 @@
 		</div>
 	</section>
 	<section>
-		<h2 class="text-2xl">Places, in the order you walk</h2>
+		<h2 id="places" class="text-2xl">Places, in the order you walk</h2>
 		<ul class="ruled mt-3 border-y border-ink">
 			{#each data.places as p (p.id)}
 				<li class="flex items-center justify-between gap-4 py-2">

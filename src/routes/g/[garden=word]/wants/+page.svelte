@@ -2,7 +2,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayWouldDo } from '$lib/core/joint/words.js';
-	import { sayOdds } from '$lib/core/odds/words.js';
+	import { sayOddsAsked } from '$lib/core/odds/words.js';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { repairsLater } from '$lib/ui/repairs.svelte.js';
@@ -65,7 +65,7 @@
 				<div>
 					<StandingMark word={want.standing} />
 					{#if want.standing !== 'no plan' && want.standing !== 'met'}
-						<p class="font-head text-xl leading-tight font-semibold">{sayOdds(want.odds)}</p>
+						<p class="font-head text-xl leading-tight font-semibold">{sayOddsAsked(want.odds, want.confidence)}</p>
 						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
 					<p class="note">

@@ -6,7 +6,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
-	import { sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
+	import { notQuite, sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
@@ -50,7 +50,9 @@
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
-				As things stand <strong>{sayDoes(want.odds, 'you', 'get', `${want.target} or more`)}</strong>; {sayCount(want.quantiles)}.
+				As things stand <strong
+					>{notQuite(want.odds, want.confidence)}{sayDoes(want.odds, 'you', 'get', `${want.target} or more`)}</strong
+				>; {sayCount(want.quantiles)}.
 				{#each want.wouldDo as o (o.target + o.due)}{sayWouldDo(want, o, o.odds)}.
 				{/each}
 				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}

@@ -1,6 +1,6 @@
 /** How a plan is told: in goes, in odds against those asked for, as a curve over its days. */
 import { isoOf, sayDate } from '$lib/core/dates.js';
-import { sayDoes, sayOdds } from '$lib/core/odds/words.js';
+import { notQuite, sayDoes } from '$lib/core/odds/words.js';
 import type { PageData } from './$types';
 
 export type PlannedWay = NonNullable<NonNullable<PageData['planned']>['plan']>['ways'][number];
@@ -13,7 +13,7 @@ export const goes = (f: { on: number; strike: number; flushes: readonly unknown[
 
 /** Odds that read like those asked for, and are less, are told as less. */
 export const sayAll = (odds: number, target: number, confidence: number): string =>
-	`${sayOdds(odds) === sayOdds(confidence) ? 'not quite ' : ''}${sayDoes(odds, 'you', 'get', `all ${target}`)}`;
+	`${notQuite(odds, confidence)}${sayDoes(odds, 'you', 'get', `all ${target}`)}`;
 
 /** How many it takes by the day of striking, against what the stock can give. */
 export const curveOf = (w: PlannedWay) => ({

@@ -1,0 +1,88 @@
+<script lang="ts">
+	/** What holds back the wants that are short, and what would help: each done in one tap from here. */
+	import Act from '$lib/ui/Act.svelte';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Note from '$lib/ui/Note.svelte';
+	import { sayDate } from '$lib/core/dates.js';
+	import { sayOddsAsked } from '$lib/core/odds/words.js';
+	import type { BindView, ChangeView } from '$lib/server/bindsView.js';
+	import type { WantPlanned } from '$lib/server/jointView.js';
+	import { aimAddress } from './says.js';
+	import type { Choice } from './says.js';
+
+	interface Props {
+		short: readonly WantPlanned[];
+		binds: Promise<{ value: BindView[] } | { sorry: string }>;
+		base: string;
+		choice: Choice;
+		today: string;
+	}
+	let { short, binds, base, choice, today }: Props = $props();
+</script>
+
+{#snippet done(w: WantPlanned, c: ChangeView)}
+	{#if c.does && ('want' in c.does || 'grow' in c.does)}
+		{@const fields = 'want' in c.does ? c.does.want : c.does.grow}
+		<EntryForm
+			action={'want' in c.does ? '?/ease' : '?/grow'}
+			submit={c.does.words}
+			about="{w.id}-name"
+			{today}
+			dated={false}
+			noted={false}
+			quiet
+			seen={{ id: w.id, version: w.version }}
+		>
+			<input type="hidden" name="want" value={w.id} />
+			{#each Object.entries(fields) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
+		</EntryForm>
+	{:else if c.does}
+		<Act
+			aria-describedby="{w.id}-name"
+			href={'spend' in c.does ? aimAddress(base, { ...choice, spend: c.does.spend }) : `${base}/${c.does.go}`}>{c.does.words}</Act
+		>
+	{/if}
+{/snippet}
+
+<section class="mt-8" aria-labelledby="short">
+	<h2 id="short" class="border-b border-ink pb-1">What holds the rest back</h2>
+	{#await binds}
+		<p class="mt-2 text-faded" role="status">Trying what would help …</p>
+	{:then told}
+		{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
+		{:else}
+			<ul class="ruled">
+				{#each short as w (w.id)}
+					{@const b = told.value.find((v) => v.wantId === w.id)}
+					<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
+						<p>
+							<a id="{w.id}-name" href="{base}/wants/{w.id}"
+								><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
+							>
+							<span class="note block"
+								>{sayOddsAsked(w.odds, w.confidence)} by {sayDate(w.due)}; {w.usually === 0
+									? 'usually none stands'
+									: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
+							>
+						</p>
+						<div>
+							{#if b}
+								<p>{b.says}</p>
+								{#if b.changes.length}
+									<ul class="mt-1 divide-y divide-rule">
+										{#each b.changes as c (c.says)}
+											<li class="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-1">
+												<span class="min-w-60 flex-1">{c.says}</span>
+												<div class="no-print">{@render done(w, c)}</div>
+											</li>
+										{/each}
+									</ul>
+								{/if}
+							{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
+						</div>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	{/await}
+</section>

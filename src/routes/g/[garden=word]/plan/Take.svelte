@@ -1,0 +1,64 @@
+<script lang="ts">
+	/** The plan taken, whole or in part. */
+	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
+	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Fold from '$lib/ui/Fold.svelte';
+	import type { PlanView, WantPlanned } from '$lib/server/jointView.js';
+
+	interface Props {
+		plan: PlanView;
+		today: string;
+	}
+	let { plan, today }: Props = $props();
+
+	/** As the server writes them: one line for each batch. */
+	const asTaken = (wants: readonly WantPlanned[]): string =>
+		JSON.stringify(
+			wants.flatMap((w) =>
+				w.batches.map((b) => ({
+					...{ want: w.id, kind: b.kindId, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces },
+					promised: w.odds
+				}))
+			)
+		);
+	const beside = (wants: readonly WantPlanned[]): string =>
+		JSON.stringify(Object.fromEntries(wants.map((w) => [w.id, w.beside])));
+	/** Wants that are left out. */
+	let without = $state<string[]>([]);
+	const withBatches = $derived(plan.wants.filter((w) => w.batches.length > 0));
+	const takes = $derived(withBatches.filter((w) => !without.includes(w.id)));
+	const many = $derived(takes.reduce((n, w) => n + w.batches.length, 0));
+</script>
+
+<EntryForm
+	action="?/take"
+	submit={withBatches.length === 0
+		? 'Leave out what was planned'
+		: takes.length === withBatches.length
+			? 'Take this plan'
+			: `Take ${many} of its batches`}
+	{today}
+	dated={false}
+	noted={false}
+>
+	<input type="hidden" name="batches" value={asTaken(takes)} />
+	<input type="hidden" name="beside" value={beside(plan.anew ? plan.wants.filter((w) => !without.includes(w.id)) : takes)} />
+	{#if plan.anew}<input type="hidden" name="anew" value="1" />{/if}
+	{#if withBatches.length > 1}
+		<Fold label="Take only some of it">
+			{#each withBatches as w (w.id)}
+				<Checkbox
+					checked={!without.includes(w.id)}
+					onchange={() => (without = without.includes(w.id) ? without.filter((id) => id !== w.id) : [...without, w.id])}
+					>{w.target}
+					{w.name}{w.label ? `, ${w.label}` : ''}: {w.batches.length}
+					{w.batches.length === 1 ? 'batch' : 'batches'}</Checkbox
+				>
+			{/each}
+		</Fold>
+	{/if}
+</EntryForm>
+<p class="note mt-1">
+	{#if many}{many === 1 ? 'Its batch comes' : `Its ${many} batches come`} on the round on their days.{/if}
+	One undo takes all of it back.
+</p>
