@@ -1,6 +1,8 @@
 /** An app of its own over a throw-away database: for end-to-end tests, pictures and measurements. */
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import pg from 'pg';
 import { ensureDatabase, throwAwayCluster } from './cluster.js';
 import type { Cluster } from './cluster.js';
 import { endChild, freePort, ROOT, startApp } from './lib.js';
@@ -67,6 +69,7 @@ export async function openDemoApp(
 	const others = await startStandIns();
 	const standIns = await Promise.all(others.services.map((s) => s.start()));
 	const child = await startApp(port, '127.0.0.1', { SURCULUS_STAND_INS: others.addresses, ...env }, 'ignore');
+	if (options.demo) await weatherCame(databaseUrl);
 	return {
 		url: `http://127.0.0.1:${port}`,
 		cluster,
@@ -80,4 +83,16 @@ export async function openDemoApp(
 			cluster.remove();
 		}
 	};
+}
+
+/** What the demo's station tells is there before anything is measured or compared: a slow machine waits for it, 10 s at most. */
+async function weatherCame(databaseUrl: string): Promise<void> {
+	const client = new pg.Client({ connectionString: databaseUrl });
+	await client.connect();
+	for (let tries = 0; tries < 100; tries++) {
+		const { rowCount } = await client.query('SELECT 1 FROM station_state WHERE ok_at IS NOT NULL OR trouble IS NOT NULL');
+		if (rowCount) break;
+		await pause(100);
+	}
+	await client.end();
 }
