@@ -185,6 +185,20 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 		.getByRole('listitem')
 		.filter({ has: page.locator(`a[href$="/wants/${want.id}"]`) })
 		.filter({ hasText: ': change' });
+	// Dragged, its odds are told for the day under the mouse before it is let go; let go where it was, nothing has changed.
+	const body = lane.locator('polygon.cursor-ew-resize').first();
+	await body.scrollIntoViewIfNeeded();
+	const at = (await body.boundingBox())!;
+	const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await page.mouse.move(x + 12, y, { steps: 4 });
+	await expect(lane).toContainText(/Struck on \d/, { timeout: 60_000 });
+	await page.mouse.move(x, y, { steps: 4 });
+	await page.mouse.up();
+	await expect(lane.getByText(/Struck on \d/)).toBeHidden();
+	await expect(page.getByText('As you have changed it.')).toBeHidden();
+	await lane.getByRole('button', { name: 'Close' }).click();
 	await lane
 		.getByRole('button', { name: /: change$/ })
 		.first()

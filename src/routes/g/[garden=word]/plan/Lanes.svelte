@@ -12,6 +12,7 @@
 	import { sayOddsAsked } from '$lib/core/odds/words.js';
 	import { monthsOf } from '$lib/ui/strip.js';
 	import type { Growing, WantPlanned } from '$lib/server/jointView.js';
+	import type { Felt } from './hand.svelte.js';
 	import { keyOf } from './says.js';
 
 	interface Props {
@@ -21,12 +22,15 @@
 		/** The batch in hand, by its key; null for none. */
 		picked: string | null;
 		onpick: (want: string, key: string) => void;
-		/** Dragged to another day. */
+		/** Over another day, and let go there; '' where it was. */
+		ondrag: (want: string, key: string, on: string) => void;
 		onmove: (want: string, key: string, on: string) => void;
+		/** What the batch under the finger would come to. */
+		felt: Felt | null;
 		/** What stands below the lane of the batch in hand. */
 		editor: Snippet;
 	}
-	let { wants, today, base, picked, onpick, onmove, editor }: Props = $props();
+	let { wants, today, base, picked, onpick, ondrag, onmove, felt, editor }: Props = $props();
 
 	/** A body under the finger: so many days from where it stood. */
 	let drag = $state<{ key: string; from: number; days: number } | null>(null);
@@ -36,14 +40,19 @@
 		(e.currentTarget as Element).setPointerCapture(e.pointerId);
 		drag = { key: b.key, from: e.clientX, days: 0 };
 	}
-	function move(e: PointerEvent) {
-		if (drag) drag = { ...drag, days: Math.round(((e.clientX - drag.from) / width) * (last - first)) };
+	const dayAt = (b: Body, days: number) => isoOf(Math.max(first, dayNumber(b.stages[0]!.from) + days));
+	function move(e: PointerEvent, w: WantPlanned, b: Body) {
+		if (drag?.key !== b.key) return;
+		const days = Math.round(((e.clientX - drag.from) / width) * (last - first));
+		if (days === drag.days) return;
+		drag = { ...drag, days };
+		ondrag(w.id, b.key, dayAt(b, days));
 	}
 	function up(w: WantPlanned, b: Body) {
 		const days = drag?.key === b.key ? drag.days : 0;
 		drag = null;
-		if (days !== 0) onmove(w.id, b.key, isoOf(Math.max(first, dayNumber(b.stages[0]!.from) + days)));
-		else onpick(w.id, b.key);
+		onmove(w.id, b.key, days === 0 ? '' : dayAt(b, days));
+		if (days === 0) onpick(w.id, b.key);
 	}
 
 	let width = $state(640);
@@ -160,8 +169,9 @@
 								stroke-width={`${w.id} ${b.key}` === picked ? 3 : 1}
 								class={b.planned ? 'cursor-ew-resize' : ''}
 								onpointerdown={(e) => down(e, b)}
-								onpointermove={move}
+								onpointermove={(e) => move(e, w, b)}
 								onpointerup={() => b.planned && drag && up(w, b)}
+								onpointercancel={() => ((drag = null), onmove(w.id, b.key, ''))}
 								role="presentation"
 							/>
 							{#each b.stages.slice(1) as s, i (i)}
@@ -199,8 +209,15 @@
 					</svg>
 				</div>
 				<div class="order-2 text-right sm:order-none sm:text-left">
-					<p class="font-head text-lg leading-tight font-semibold">{sayOddsAsked(w.odds, w.confidence)}</p>
-					<StandingMark word={w.standing} />
+					{#if drag && felt?.want === w.id}
+						<p class={felt.standing ? 'font-head text-lg leading-tight font-semibold' : 'note text-madder'}>{felt.says}</p>
+						{#if felt.standing}<StandingMark word={felt.standing} />{/if}
+						<p class="note">Struck on {felt.on}.</p>
+						{#each felt.clashes as clash (clash)}<p class="note text-madder">{clash}</p>{/each}
+					{:else}
+						<p class="font-head text-lg leading-tight font-semibold">{sayOddsAsked(w.odds, w.confidence)}</p>
+						<StandingMark word={w.standing} />
+					{/if}
 					{#if w.instead && w.standing !== 'in hand'}<p class="note">{sayWouldDo(w, w.instead, w.instead.odds)}.</p>{/if}
 				</div>
 				{#if w.batches.length}

@@ -15,6 +15,7 @@
 	import Loads from './Loads.svelte';
 	import Seasons from './Seasons.svelte';
 	import ByHand from './ByHand.svelte';
+	import { Hand } from './hand.svelte.js';
 	import Limits from './Limits.svelte';
 	import Take from './Take.svelte';
 	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
@@ -32,61 +33,21 @@
 	let { plan: made, binds, sim, planned, garden, currency, units }: Props = $props();
 
 	const choice = $derived({ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way), off: made.off, spend: made.spend });
-	/** The plan as it was changed by hand; null while it is as it was made. */
-	let hand = $state<PlanView | null>(null);
-	const plan = $derived(hand ?? made);
+	const hand = new Hand(
+		() => base,
+		() => choice,
+		() => made
+	);
+	const plan = $derived(hand.now);
 	let picked = $state<string | null>(null);
-	let busy = $state(false);
-	let refused = $state('');
-	type Asked = { want: string; way: string; stock: string; on: string; pieces: number; pinned: boolean };
-	const asAsked = (of: PlanView): Asked[] =>
-		of.wants.flatMap((w) =>
-			w.batches.map((b) => ({ want: w.id, way: b.wayId, stock: b.stockId, on: b.on, pieces: b.pieces, pinned: b.pinned }))
-		);
-	async function ask(batches: Asked[], resolve: boolean) {
-		busy = true;
-		refused = '';
-		try {
-			const response = await fetch(`${base}/plan/try.json`, {
-				method: 'POST',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ ...choice, batches, resolve })
-			});
-			const told = (await response.json()) as PlanView | { error: { sentence: string } } | { message: string };
-			if ('error' in told) refused = told.error.sentence;
-			else if ('message' in told) refused = told.message;
-			else {
-				const pins = new Set(batches.filter((b) => b.pinned).map((b) => `${b.want} ${b.on} ${b.way} ${b.stock}`));
-				hand = {
-					...told,
-					wants: told.wants.map((w) => ({
-						...w,
-						batches: w.batches.map((b) => ({ ...b, pinned: pins.has(`${w.id} ${b.on} ${b.wayId} ${b.stockId}`) }))
-					}))
-				};
-				picked = null;
-			}
-		} catch {
-			refused = 'The app does not answer. The plan is as it was: try again in a moment.';
-		}
-		busy = false;
+	async function change(want: string, key: string, to: { on: string; pieces?: number } | null) {
+		await hand.change(want, key, to);
+		if (!hand.refused) picked = null;
 	}
-	const change = (want: string, key: string, to: { on: string; pieces: number } | null) =>
-		ask(
-			asAsked(plan).flatMap((b): Asked[] => {
-				if (b.want !== want || keyOf({ on: b.on, wayId: b.way, stockId: b.stock }) !== key) return [b];
-				return to ? [{ ...b, ...to, pinned: true }] : [];
-			}),
-			false
-		);
 	const inHand = $derived.by(() => {
 		for (const w of plan.wants) for (const b of w.batches) if (`${w.id} ${keyOf(b)}` === picked) return { want: w, batch: b };
 		return null;
 	});
-	function move(want: string, key: string, on: string) {
-		const batch = plan.wants.find((w) => w.id === want)?.batches.find((b) => keyOf(b) === key);
-		if (batch) void change(want, key, { on, pieces: batch.pieces });
-	}
 	const base = $derived(`/g/${garden.slug}`);
 	const next = $derived(plan.moves[0] ?? null);
 	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
@@ -127,7 +88,7 @@
 	</section>
 {/if}
 
-{#if plan.anew && !hand}
+{#if plan.anew && !hand.plan}
 	<section class="mt-8" aria-labelledby="changes">
 		<h2 id="changes" class="border-b border-ink pb-1">
 			{plan.changes.says.length === 0
@@ -160,19 +121,17 @@
 		A body is a batch: as wide as it has pieces, stage by stage; green what the plan adds, pale what there is already. Drag a
 		green one to another day, or change it below its lane. The broken line is the day you want them.
 	</p>
-	{#if hand || refused}
+	{#if hand.plan || hand.refused}
 		<div class="my-2 border-l-4 border-catkin bg-pane p-3" role="status">
-			{#if refused}<p class="text-madder">{refused}</p>{/if}
-			{#if hand}
+			{#if hand.refused}<p class="text-madder">{hand.refused}</p>{/if}
+			{#if hand.plan}
 				<p class="font-semibold">
-					As you have changed it. {hand.says}
+					As you have changed it. {hand.plan.says}
 				</p>
-				{#each hand.clashes as clash (clash)}<p class="text-madder">{clash}</p>{/each}
+				{#each hand.plan.clashes as clash (clash)}<p class="text-madder">{clash}</p>{/each}
 				<div class="mt-2 flex flex-wrap gap-3">
-					<Act disabled={busy} onclick={() => ask(asAsked(plan), true)}
-						>{busy ? 'Working it out …' : 'Plan the rest around it'}</Act
-					>
-					<Act disabled={busy} onclick={() => ((hand = null), (refused = ''))}>Back to the plan as it was made</Act>
+					<Act disabled={hand.busy} onclick={hand.around}>{hand.busy ? 'Working it out …' : 'Plan the rest around it'}</Act>
+					<Act disabled={hand.busy} onclick={() => hand.back()}>Back to the plan as it was made</Act>
 				</div>
 			{/if}
 		</div>
@@ -183,7 +142,12 @@
 		{base}
 		{picked}
 		onpick={(want, key) => (picked = picked === `${want} ${key}` ? null : `${want} ${key}`)}
-		onmove={move}
+		felt={hand.felt}
+		ondrag={(want, key, on) => void hand.feel(want, key, on)}
+		onmove={(want, key, on) => {
+			hand.let();
+			if (on) void change(want, key, { on });
+		}}
 	>
 		{#snippet editor()}
 			{#if inHand}
@@ -191,7 +155,7 @@
 				<ByHand
 					{batch}
 					name={want.name}
-					{busy}
+					busy={hand.busy}
 					ontry={(on, pieces) => change(want.id, keyOf(batch), { on, pieces })}
 					onleave={() => change(want.id, keyOf(batch), null)}
 					onnever={() => goto(aimAddress(base, { ...choice, not: [...choice.not, `${batch.kindId}~${batch.wayId}`] }))}
@@ -233,7 +197,7 @@
 	</div>
 </section>
 
-{#if plan.moves.length && !hand}
+{#if plan.moves.length && !hand.plan}
 	<p class="mt-6 no-print">
 		<a
 			class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
