@@ -203,6 +203,7 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 		.getByRole('button', { name: /: change$/ })
 		.first()
 		.click();
+	await expect(lane).toContainText(/10 more: .* instead of|10 more would make it no surer|that plant gives \d+, not/);
 	await lane.getByLabel('How many').fill('2');
 	await lane.getByRole('button', { name: 'Try it' }).click();
 	await expect(page.getByText('As you have changed it.')).toBeVisible({ timeout: 80_000 });

@@ -9,7 +9,7 @@ import { solver } from './solver.js';
 import { winterIn } from './winterPlan.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { MOST_DAYS, carrying } from '$lib/core/joint/index.js';
 import type { Busy, Clash, Garden as Carried, KindYears } from '$lib/core/joint/index.js';
@@ -61,12 +61,20 @@ export function clashSaid(m: Model, snapshot: Snapshot, c: Clash): string {
 	const said: ClashSaid =
 		c.of === 'minutes'
 			? { of: 'minutes', on, over: c.over }
-			: c.of === 'money'
-				? { of: 'money', over: c.over }
-				: c.of === 'stock'
-					? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
-					: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
+			: c.of === 'age'
+				? { of: 'age', want: wantName(m, snapshot, c.wantId) }
+				: c.of === 'money'
+					? { of: 'money', over: c.over }
+					: c.of === 'stock'
+						? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
+						: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
 	return sayClash(said, m.garden.units, m.garden.data.currency);
+}
+
+function wantName(m: Model, snapshot: Snapshot, id: string | undefined): string {
+	const want = snapshot.wants.find((w) => w.id === id);
+	const kind = want && m.kinds.get(want.kind_id);
+	return want && kind ? `${want.target} ${withVariety(kind)}` : 'a want';
 }
 
 function plantName(m: Model, snapshot: Snapshot, id: string | null): string {

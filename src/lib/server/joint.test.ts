@@ -7,6 +7,7 @@ import { master } from '$lib/core/joint/master.js';
 import {
 	JOINT,
 	bindsOf,
+	byHand,
 	carrying,
 	choose,
 	clashesOf,
@@ -329,6 +330,38 @@ describe('gardens that can carry little', () => {
 		expect(without.chosen[0]!.parts.every((x) => x.c.way.id !== c.way.id)).toBe(true);
 		const later = solved(asked({ rules: { notIn: [{ from: today, to: c.on + 20 }] } }));
 		expect(later.chosen[0]!.parts.every((x) => x.c.on > c.on + 20)).toBe(true);
+	});
+});
+
+describe('a hedge', () => {
+	it('is struck by one way within a season, in every combination that is looked at; by hand it is told where it is not', () => {
+		const of = (oneAge: boolean) =>
+			prepareJoint(
+				jointOf(north, [lavender], {
+					wants: [{ ...wantOf({ id: 'w', kindId: 'lavender', due: today + 900, target: 120 }), oneAge }],
+					sources: [sourceOf('s', lavender, 2), sourceOf('t', lavender, 1)]
+				})
+			);
+		const spread = ({ parts }: Pattern) => {
+			const days = parts.map((x) => x.c.on);
+			return { days: parts.length ? Math.max(...days) - Math.min(...days) : 0, ways: new Set(parts.map((x) => x.c.way.id)).size };
+		};
+		const free = of(false).pools[0]!.map(spread);
+		expect(free.some((x) => x.days > 300)).toBe(true);
+		expect(free.some((x) => x.ways > 1)).toBe(true);
+		const p = of(true);
+		const alike = p.pools[0]!.map(spread);
+		expect(alike.length).toBeGreaterThan(20);
+		expect(alike.every((x) => x.days <= 100 && x.ways < 2)).toBe(true);
+		// Two of one season still go together.
+		expect(p.pools[0]!.some((x) => x.parts.length > 1)).toBe(true);
+		const [first] = p.candidates[0]!;
+		const later = p.candidates[0]!.find((c) => c.on > first!.on + 150 && c.way === first!.way)!;
+		const batch = (c: typeof later) => ({ wantId: 'w', sourceId: c.source.id, wayId: c.way.id, on: c.on, pieces: 5 });
+		const told = byHand(p, [batch(first!), batch(later)], (_, x) => x.odds);
+		expect(told.ok && told.value.clashes.map((c) => [c.of, c.wantId])).toEqual([['age', 'w']]);
+		const one = byHand(p, [batch(later)], (_, x) => x.odds);
+		expect(one.ok && one.value.clashes).toEqual([]);
 	});
 });
 

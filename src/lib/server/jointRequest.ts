@@ -92,6 +92,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 			wants.push({
 				...{ id: w.id, kindId: w.kind_id, target: w.target, due, confidence: w.confidence },
 				priority: JOINT.weighs.value[w.weighs],
+				oneAge: w.purpose === 'hedge',
 				already: oddsOf(m, snapshot, w, batches).pmf,
 				otherwise: otherwise.map((o) => ({
 					...o,

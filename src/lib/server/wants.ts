@@ -374,7 +374,8 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 			today: m.today,
 			season: m.season.usualFor(kind),
 			years: m.season.years(kind),
-			carries: await carriesFor(m, snapshot, kind)
+			carries: await carriesFor(m, snapshot, kind),
+			oneAge: want.purpose === 'hedge'
 		});
 	}
 	return result;

@@ -5,7 +5,7 @@ import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import { Choice } from './descend.js';
 import type { Rows } from './needs.js';
-import { keyOf, patternOf } from './patterns.js';
+import { keyOf, ofOneAge, patternOf } from './patterns.js';
 import type { Part, Pattern } from './patterns.js';
 import { costOf, patternsFor } from './plan.js';
 import type { Prepared } from './plan.js';
@@ -18,11 +18,13 @@ export interface HandBatch extends PlannedBatch {
 
 /** A set of places, minutes or a plant that is asked for more than there is, and its worst day. */
 export interface Clash {
-	of: 'minutes' | 'money' | 'stock' | readonly string[];
+	of: 'minutes' | 'money' | 'stock' | 'age' | readonly string[];
 	day: DayNumber;
 	over: number;
 	/** The plant, where it is one. */
 	sourceId: string | null;
+	/** The want whose plants would be of several ages. */
+	wantId?: string;
 }
 
 /** @returns the same plan with other batches, or why one of them can't be */
@@ -66,9 +68,18 @@ export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact)
 	const promised = chosen.map((x) => exact(x.as, x));
 	return ok({
 		solved: { ...{ p, chosen, first: chosen, bound: costOf(chosen) }, odds, promised },
-		clashes: clashesOf(p, chosen)
+		clashes: [...clashesOf(p, chosen), ...agesOf(p, chosen)]
 	});
 }
+
+/** Wants that are to be of one age and would not be. */
+const agesOf = (p: Prepared, chosen: readonly Pattern[]): Clash[] =>
+	chosen.flatMap((x, w) => {
+		const { id, oneAge } = p.r.wants[w]!;
+		return oneAge && x.parts.length > 1 && !ofOneAge(x.parts)
+			? [{ of: 'age', day: x.parts[0]!.c.on, over: 0, sourceId: null, wantId: id }]
+			: [];
+	});
 
 /** A row that is overfull, as what it is of. */
 export function clashOf(r: Pick<JointRequest, 'rooms'>, rows: Rows, row: number, over: number): Clash {

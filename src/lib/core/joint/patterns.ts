@@ -6,6 +6,7 @@
 import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
 import { atLeast } from '../odds/strike.js';
+import { PLAN } from '../plan/judged.js';
 import { JOINT } from './judged.js';
 import { stillMissing } from './needs.js';
 import type { Asks, Rows } from './needs.js';
@@ -41,6 +42,12 @@ export interface Pattern {
 	asks: Asks;
 	key: string;
 }
+
+/** Are they struck by one way within a season? */
+export const ofOneAge = (parts: readonly Part[]): boolean => {
+	const days = parts.map((x) => x.c.on);
+	return new Set(parts.map((x) => x.c.way.id)).size < 2 && Math.max(...days) - Math.min(...days) <= PLAN.oneAge.value;
+};
 
 /** Below what was asked, tried for wants that cannot be met whole. */
 const LESS = [0, 0.01, 0.025, 0.05, 0.08, 0.12, 0.2, 0.35, 0.55] as const;
@@ -180,6 +187,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 		const used = parts.filter((x) => x.n > 0);
 		// What was pinned is as it is: no second batch of the same day, plant and way.
 		if (used.some((x) => p.odds.fixed.some((f) => f.c.name === x.c.name))) return;
+		if (p.want.oneAge && used.length && !ofOneAge([...p.odds.fixed, ...used])) return;
 		const key = keyOf(used);
 		if (!found.has(key)) found.set(key, patternOf(p, used, key));
 	};
@@ -327,7 +335,8 @@ function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add:
 		const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
 		// The last few dates, and the earliest of each year: from there the plant is asked back in time.
 		for (const last of ends(list.map((c) => c.on))) {
-			const f = { last, open, stock: source.stock, gives: way.gives, takings: source.takings };
+			const within = want.oneAge ? PLAN.oneAge.value : undefined;
+			const f = { last, open, stock: source.stock, gives: way.gives, takings: source.takings, within };
 			const asParts = (taken: ReturnType<typeof mostBy>): Part[] | null => {
 				const parts: Part[] = [];
 				for (const { on, pieces } of taken) {

@@ -30,6 +30,8 @@ export interface JointWant {
 	confidence: number;
 	/** How much a want that is not met weighs against others; 1 the usual. */
 	priority: number;
+	/** All that is struck for it by one way within a season, so that it grows up alike: a hedge. */
+	oneAge?: boolean;
 	/** Chance for each number that stands on the day by what grows or is planned already. */
 	already: Float64Array;
 	/** Of a want as it would do too: how many are wanted in truth. */

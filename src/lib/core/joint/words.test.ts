@@ -1,6 +1,17 @@
 /** What is said of a plan, with none, one and many. */
 import { describe, expect, it } from 'vitest';
-import { sayBinds, sayChange, sayClash, sayDoing, sayMet, sayMove, sayRepair, sayReplanned, sayWouldDo } from './words.js';
+import {
+	sayBinds,
+	sayChange,
+	sayClash,
+	sayDoing,
+	sayMet,
+	sayMore,
+	sayMove,
+	sayRepair,
+	sayReplanned,
+	sayWouldDo
+} from './words.js';
 
 const METRIC = { length: 'metric', temperature: 'C' } as const;
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -99,6 +110,12 @@ describe('what is said of a plan', () => {
 		expect(say({ of: 'spend', more: 20 })).toBe('Let it cost €20 more');
 	});
 
+	it('what more pieces are worth', () => {
+		expect(sayMore(10, 0.9, 0.95)).toBe('10 more: 95 times in 100 instead of 9 times in 10.');
+		expect(sayMore(10, 0.999, 0.9999)).toBe('10 more would make it no surer than almost certain.');
+		expect(sayMore(2, 0.001, 0.3)).toBe('2 more: 3 times in 10 instead of hardly ever.');
+	});
+
 	it('what would help, as something to do', () => {
 		const say = (c: Parameters<typeof sayChange>[0], odds = 0.9) => plain(sayChange(c, odds, METRIC, 'EUR'));
 		expect(say({ of: 'minutes', more: 45 })).toBe('45 min more a week: then 9 times in 10.');
@@ -136,6 +153,9 @@ describe('what is said of a plan', () => {
 
 	it('where a plan changed by hand asks for too much', () => {
 		const say = (c: Parameters<typeof sayClash>[0]) => plain(sayClash(c, METRIC, 'EUR'));
+		expect(say({ of: 'age', want: '40 Box' })).toBe(
+			'40 Box would not grow up alike: for a hedge strike all by one way within a season.'
+		);
 		expect(say({ of: 'money', over: 12 })).toBe('It costs about €12 more than it may.');
 		expect(say({ of: 'minutes', on: '2027-05-01', over: 30 })).toBe(
 			'In the week of 1 May 2027 it asks for 30 min more than you have left.'

@@ -47,6 +47,12 @@ export function sayMove({ pieces, piece, kind, on, last, today }: NextMove): str
 	return `${what} ${when}${last > on ? `; until ${sayDate(last)} it is as good` : '; no later day is as good'}.`;
 }
 
+/** What so many pieces more of a batch are worth: "10 more: 95 times in 100 instead of 9 times in 10." */
+export const sayMore = (more: number, before: number, then: number): string =>
+	sayOdds(before) === sayOdds(then)
+		? `${more} more would make it no surer than ${sayOdds(then)}.`
+		: `${more} more: ${sayOdds(then)} instead of ${sayOdds(before)}.`;
+
 export interface Replanned {
 	/** "8 Daylily". */
 	want: string;
@@ -182,6 +188,7 @@ export function sayDoing(c: ChangeSaid, target: number, currency: string): strin
 export type ClashSaid =
 	| { of: 'minutes'; on: IsoDate; over: number }
 	| { of: 'money'; over: number }
+	| { of: 'age'; want: string }
 	| { of: 'room'; places: readonly string[]; on: IsoDate; overCm2: number }
 	| { of: 'stock'; plant: string; on: IsoDate };
 
@@ -190,6 +197,8 @@ export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): str
 	switch (c.of) {
 		case 'money':
 			return `It costs about ${sayMoney(Math.max(1, Math.round(c.over)), currency)} more than it may.`;
+		case 'age':
+			return `${c.want} would not grow up alike: for a hedge strike all by one way within a season.`;
 		case 'minutes':
 			return `In the week of ${sayDate(c.on)} it asks for ${sayMinutes(Math.max(1, c.over))} more than you have left.`;
 		case 'room':

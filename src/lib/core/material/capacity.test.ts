@@ -65,6 +65,9 @@ describe('what stock gives', () => {
 			{ on: 1000, pieces: 12 }
 		]);
 		expect(flushesFor(60, f(900))).toBeNull();
+		// All of one age: no two of them farther apart.
+		expect(flushesFor(60, { ...f(800), within: 119 })).toBeNull();
+		expect(flushesFor(60, { ...f(800), within: 120 })).toHaveLength(2);
 		expect(piecesOf(mostBy(f(800)))).toBe(96);
 		expect(piecesOf(mostBy(f(800), 70))).toBe(70);
 	});

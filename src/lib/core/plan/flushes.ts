@@ -18,6 +18,8 @@ export interface FlushesOf {
 	stock: StockPlant;
 	gives: WayProfile['gives'];
 	takings: readonly Taking[];
+	/** Most days between the first and the last; as many as there are where nothing is said. */
+	within?: number | undefined;
 }
 
 /** Most flushes looked at: further back the work is spread thinner than anyone keeps up. */
@@ -31,11 +33,11 @@ function openBy(open: readonly Span[], day: DayNumber): DayNumber | null {
 }
 
 /** Days of so many flushes up to the last, each a recovery apart or more, earliest first; null where they do not fit. */
-function daysOf(count: number, { last, open, gives }: FlushesOf): DayNumber[] | null {
+function daysOf(count: number, { last, open, gives, within = Infinity }: FlushesOf): DayNumber[] | null {
 	const days = [last];
 	while (days.length < count) {
 		const day = openBy(open, days[0]! - gives.recover_days);
-		if (day === null) return null;
+		if (day === null || last - day > within) return null;
 		days.unshift(day);
 	}
 	return days;

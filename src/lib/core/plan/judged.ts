@@ -14,6 +14,12 @@ export const PLAN = {
 		'Outside the best of the window work counts a third more, and a hundredth more a day; of days alike the earlier is taken, for a second try.',
 		OWN
 	),
+	oneAge: judged(
+		100,
+		'days',
+		'Plants of a hedge that are struck by one way within so many days, one season, grow up alike.',
+		OWN
+	),
 	mixCost: judged(0.2, 'of the garden’s currency a litre', 'Price of mix: a bag of 40 L for 8.', MEMORY),
 	pottedLess: judged(
 		5,

@@ -163,7 +163,8 @@ const flushesBy = (s: Search, last: DayNumber): FlushesOf => ({
 	open: s.open,
 	stock: s.r.stock,
 	gives: s.way.gives,
-	takings: s.r.takings
+	takings: s.r.takings,
+	within: s.r.oneAge ? PLAN.oneAge.value : undefined
 });
 
 /** Dates that are reckoned to the end for what could be had later: what the table promises holds for nearly all. */

@@ -17,6 +17,8 @@ export interface PlanRequest {
 	book: Book;
 	stock: StockPlant;
 	takings: readonly Taking[];
+	/** All of one age: struck within a season. */
+	oneAge?: boolean;
 	/** What this garden's batches of the kind are worth as evidence, by the way's id. */
 	record: Readonly<Record<string, Tallies>>;
 	/** Correlation within a batch. */

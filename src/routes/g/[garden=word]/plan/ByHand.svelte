@@ -10,13 +10,15 @@
 		batch: BatchPlanned;
 		name: string;
 		busy: boolean;
+		/** What ten more are worth. */
+		more: Promise<string>;
 		ontry: (on: string, pieces: number) => void;
 		onleave: () => void;
 		/** Not by this way at all. */
 		onnever: () => void;
 		onclose: () => void;
 	}
-	let { batch, name, busy, ontry, onleave, onnever, onclose }: Props = $props();
+	let { batch, name, busy, more, ontry, onleave, onnever, onclose }: Props = $props();
 	let on = $derived(batch.on);
 	let pieces = $derived<number | null>(batch.pieces);
 	const id = $props.id();
@@ -27,6 +29,7 @@
 		{batch.pieces}
 		{batch.pieces === 1 ? batch.piece[0] : batch.piece[1]} of {name}, {batch.way.toLowerCase()}, on {sayDate(batch.on)}
 	</p>
+	<p class="note min-h-6" role="status">{#await more then says}{says}{/await}</p>
 	<div class="mt-2 flex flex-wrap items-end gap-3">
 		<NumberBox label="How many" bind:value={pieces} min={1} max={5000} narrow />
 		<div>

@@ -156,6 +156,7 @@
 					{batch}
 					name={want.name}
 					busy={hand.busy}
+					more={hand.more(want.id, keyOf(batch))}
 					ontry={(on, pieces) => change(want.id, keyOf(batch), { on, pieces })}
 					onleave={() => change(want.id, keyOf(batch), null)}
 					onnever={() => goto(aimAddress(base, { ...choice, not: [...choice.not, `${batch.kindId}~${batch.wayId}`] }))}

@@ -86,6 +86,7 @@
 				{ value: '1', name: 'single' },
 				{ value: '2', name: 'two, staggered' }
 			]}
+			hint="All are struck by one way within a season, so that the hedge grows up alike."
 		/>
 	{:else}
 		<Field
