@@ -106,11 +106,11 @@ function grownSaid(kind: Kind, { ladder: { rungs, wayId, due }, growing }: Extra
 const EFFORT: Record<Change['of'], number> = {
 	confidence: 0,
 	due: 1,
-	number: 2,
-	minutes: 3,
-	spend: 4,
-	room: 5,
-	grow: 6,
+	grow: 2,
+	number: 3,
+	minutes: 4,
+	spend: 5,
+	room: 6,
 	stock: 7,
 	money: 8
 };

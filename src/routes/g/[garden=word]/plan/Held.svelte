@@ -2,6 +2,7 @@
 	/** What holds back the wants that are short, and what would help: each done in one tap from here. */
 	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayOddsAsked } from '$lib/core/odds/words.js';
@@ -18,6 +19,8 @@
 		today: string;
 	}
 	let { short, binds, base, choice, today }: Props = $props();
+	/** Of what would help the first few are seen at once. */
+	const FEW = 3;
 </script>
 
 {#snippet done(w: WantPlanned, c: ChangeView)}
@@ -41,6 +44,19 @@
 			aria-describedby="{w.id}-name"
 			href={'spend' in c.does ? aimAddress(base, { ...choice, spend: c.does.spend }) : `${base}/${c.does.go}`}>{c.does.words}</Act
 		>
+	{/if}
+{/snippet}
+
+{#snippet list(w: WantPlanned, changes: readonly ChangeView[])}
+	{#if changes.length}
+		<ul class="mt-1 divide-y divide-rule">
+			{#each changes as c (c.says)}
+				<li class="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-1">
+					<span class="min-w-60 flex-1">{c.says}</span>
+					<div class="no-print">{@render done(w, c)}</div>
+				</li>
+			{/each}
+		</ul>
 	{/if}
 {/snippet}
 
@@ -68,15 +84,12 @@
 						<div>
 							{#if b}
 								<p>{b.says}</p>
-								{#if b.changes.length}
-									<ul class="mt-1 divide-y divide-rule">
-										{#each b.changes as c (c.says)}
-											<li class="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-1">
-												<span class="min-w-60 flex-1">{c.says}</span>
-												<div class="no-print">{@render done(w, c)}</div>
-											</li>
-										{/each}
-									</ul>
+								{@const shown = b.changes.length > FEW + 1 ? FEW : b.changes.length}
+								{@render list(w, b.changes.slice(0, shown))}
+								{#if b.changes.length > shown}
+									<Fold label="{b.changes.length - shown} more that would do">
+										{@render list(w, b.changes.slice(shown))}
+									</Fold>
 								{/if}
 							{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
 						</div>
