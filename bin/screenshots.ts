@@ -50,12 +50,10 @@ buildIfStale();
 const app = await openDemoApp();
 const browser = await chromium.launch(CHROMIUM);
 mkdirSync(join(ROOT, 'docs', 'screenshots'), { recursive: true });
-// The station is heard before the first picture.
-for (let i = 0; i < 3; i++) await (await fetch(`${app.url}/g/three-alders/weather`)).text();
 const asked = process.argv.slice(2);
 for (const shot of SHOTS.filter((s) => asked.length === 0 || asked.includes(s.name))) {
 	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB', colorScheme: shot.dark ? 'dark' : 'light' });
-	await page.goto(`${app.url}/g/three-alders/${shot.path}`);
+	await page.goto(`${app.url}/g/three-alders/${shot.path}`, { timeout: 90_000 });
 	await page.waitForLoadState('networkidle');
 	if (shot.follow) {
 		await page.locator('main a', { hasText: shot.follow }).first().click();
