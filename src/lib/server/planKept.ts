@@ -14,7 +14,7 @@ import type { SimView } from './simView.js';
 const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };
 const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;
 const plans = new Kept<PlanView>(16, (p) => 20_000 + p.wants.length * 6_000 + p.loads.length * 12_000, true);
-const binds = new Kept<{ list: BindView[] }>(2, (b) => 200 + b.list.length * 2_000, true);
+const binds = new Kept<{ bind: BindView | null }>(2, () => 2_000, true);
 
 /** The last state that a garden's plan was asked for: what is looked for beyond an older one is of no use any more. */
 const newest = new LRUCache<string, string>({ max: 1_000 });
@@ -31,27 +31,29 @@ export function planFor(state: string, asked: PlanAsked): Promise<PlanView> {
 	);
 }
 
-/** Plans of a garden are made one after the other. */
-const lines = new LRUCache<string, LimitFunction>({ max: 1_000 });
-function lineOf(slug: string): LimitFunction {
-	let line = lines.get(slug);
-	if (!line) lines.set(slug, (line = pLimit(1)));
-	return line;
+/** Work for one garden that is done one after the other. */
+function inLine(): (slug: string) => LimitFunction {
+	const lines = new LRUCache<string, LimitFunction>({ max: 1_000 });
+	return (slug) => {
+		let line = lines.get(slug);
+		if (!line) lines.set(slug, (line = pLimit(1)));
+		return line;
+	};
 }
+const lineOf = inLine();
+const helping = inLine();
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);
 export const simFor = (state: string, asked: PlanAsked): Promise<SimView> =>
 	seen.waited(keyOf(state, asked), () => planJob('planSim', asked));
 
-/** One want after the other, so that who changes the plan by hand meanwhile waits for one of them at most. */
-export const bindsFor = async (state: string, asked: PlanAsked, wants: readonly string[]): Promise<BindView[]> =>
+/** What would help one want. One after the other, so that who changes the plan by hand meanwhile waits for one of them at most. */
+export const bindFor = async (state: string, asked: PlanAsked, want: string): Promise<BindView | null> =>
 	(
-		await binds.waited(keyOf(state, asked), async () => {
-			const list: BindView[] = [];
-			for (const want of wants) {
+		await binds.waited(`${keyOf(state, asked)} ${want}`, () =>
+			helping(asked.slug)(async () => {
 				if (newest.get(asked.slug) !== state) error(503, CHANGED);
-				list.push(...(await planJob('planBinds', { ...asked, want })));
-			}
-			return { list };
-		})
-	).list;
+				return { bind: (await planJob('planBinds', { ...asked, want }))[0] ?? null };
+			})
+		)
+	).bind;

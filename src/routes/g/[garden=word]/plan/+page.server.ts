@@ -4,7 +4,7 @@ import { doing } from '$lib/server/acts/doing.js';
 import { takeWhole } from '$lib/server/acts/plan.js';
 import { easeWant, growFirst } from '$lib/server/acts/want.js';
 import { aimOf } from '$lib/server/planAsked.js';
-import { bindsFor, planFor, simFor } from '$lib/server/planKept.js';
+import { bindFor, planFor, simFor } from '$lib/server/planKept.js';
 import { view } from '$lib/server/threads/pool.js';
 
 /** What comes later comes as a value, a sentence where it does not come: the page is there already. */
@@ -25,12 +25,11 @@ export const load: PageServerLoad = async (event) => {
 		plan: later(plan),
 		// After the plan, for they begin from it.
 		sim: later(plan.then(() => simFor(frame.state, asked))),
+		// Each as it comes: the last of many takes a while.
 		binds: later(
 			plan.then((p) =>
-				bindsFor(
-					frame.state,
-					asked,
-					p.wants.flatMap((w) => (w.standing === 'in hand' ? [] : [w.id]))
+				Object.fromEntries(
+					p.wants.flatMap((w) => (w.standing === 'in hand' ? [] : [[w.id, later(bindFor(frame.state, asked, w.id))]]))
 				)
 			)
 		)

@@ -6,14 +6,14 @@
 	import Note from '$lib/ui/Note.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayOddsAsked } from '$lib/core/odds/words.js';
-	import type { BindView, ChangeView } from '$lib/server/bindsView.js';
+	import type { ChangeView } from '$lib/server/bindsView.js';
 	import type { WantPlanned } from '$lib/server/jointView.js';
 	import { aimAddress } from './says.js';
-	import type { Choice } from './says.js';
+	import type { Binds, Choice } from './says.js';
 
 	interface Props {
 		short: readonly WantPlanned[];
-		binds: Promise<{ value: BindView[] } | { sorry: string }>;
+		binds: Binds;
 		base: string;
 		choice: Choice;
 		today: string;
@@ -21,6 +21,10 @@
 	let { short, binds, base, choice, today }: Props = $props();
 	/** Of what would help the first few are seen at once. */
 	const FEW = 3;
+	async function helpOf(id: string) {
+		const all = await binds;
+		return 'sorry' in all ? all : ((await all.value[id]) ?? { value: null });
+	}
 </script>
 
 {#snippet done(w: WantPlanned, c: ChangeView)}
@@ -62,40 +66,38 @@
 
 <section class="mt-8" aria-labelledby="short">
 	<h2 id="short" class="border-b border-ink pb-1">What holds the rest back</h2>
-	{#await binds}
-		<p class="mt-2 text-faded" role="status">Trying what would help …</p>
-	{:then told}
-		{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
-		{:else}
-			<ul class="ruled">
-				{#each short as w (w.id)}
-					{@const b = told.value.find((v) => v.wantId === w.id)}
-					<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
-						<p>
-							<a id="{w.id}-name" href="{base}/wants/{w.id}"
-								><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
-							>
-							<span class="note block"
-								>{sayOddsAsked(w.odds, w.confidence)} by {sayDate(w.due)}; {w.usually === 0
-									? 'usually none stands'
-									: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
-							>
-						</p>
-						<div>
-							{#if b}
-								<p>{b.says}</p>
-								{@const shown = b.changes.length > FEW + 1 ? FEW : b.changes.length}
-								{@render list(w, b.changes.slice(0, shown))}
-								{#if b.changes.length > shown}
-									<Fold label="{b.changes.length - shown} more that would do">
-										{@render list(w, b.changes.slice(shown))}
-									</Fold>
-								{/if}
-							{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
-						</div>
-					</li>
-				{/each}
-			</ul>
-		{/if}
-	{/await}
+	<ul class="ruled">
+		{#each short as w (w.id)}
+			<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
+				<p>
+					<a id="{w.id}-name" href="{base}/wants/{w.id}"
+						><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
+					>
+					<span class="note block"
+						>{sayOddsAsked(w.odds, w.confidence)} by {sayDate(w.due)}; {w.usually === 0
+							? 'usually none stands'
+							: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
+					>
+				</p>
+				<div>
+					{#await helpOf(w.id)}
+						<p class="text-faded">Trying what would help …</p>
+					{:then told}
+						{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
+						{:else if told.value}
+							{@const b = told.value}
+							{@const shown = b.changes.length > FEW + 1 ? FEW : b.changes.length}
+							<p>{b.says}</p>
+							{@render list(w, b.changes.slice(0, shown))}
+							{#if b.changes.length > shown}
+								<Fold label="{b.changes.length - shown} more that would do">
+									{@render list(w, b.changes.slice(shown))}
+								</Fold>
+							{/if}
+						{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
+					{/await}
+				</div>
+			</li>
+		{/each}
+	</ul>
 </section>

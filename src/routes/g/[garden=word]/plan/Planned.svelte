@@ -7,7 +7,6 @@
 	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
-	import type { BindView } from '$lib/server/bindsView.js';
 	import type { PlanView, Totals } from '$lib/server/jointView.js';
 	import Held from './Held.svelte';
 	import Lanes from './Lanes.svelte';
@@ -16,13 +15,14 @@
 	import Seasons from './Seasons.svelte';
 	import ByHand from './ByHand.svelte';
 	import { Hand } from './hand.svelte.js';
+	import type { Binds } from './says.js';
 	import Limits from './Limits.svelte';
 	import Take from './Take.svelte';
 	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
 
 	interface Props {
 		plan: PlanView;
-		binds: Promise<{ value: BindView[] } | { sorry: string }>;
+		binds: Binds;
 		sim: Promise<{ value: SimView } | { sorry: string }>;
 		/** Batches that are planned and not struck. */
 		planned: number;

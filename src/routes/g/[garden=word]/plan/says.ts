@@ -1,6 +1,7 @@
 /** What the page of the plan says that hangs on choices. */
 import { sayMoney } from '$lib/core/numbers.js';
 import { sayMinutes } from '$lib/core/units/index.js';
+import type { BindView } from '$lib/server/bindsView.js';
 import type { BatchPlanned, Totals } from '$lib/server/jointView.js';
 
 export const AIM_WORDS: Record<string, string> = {
@@ -10,6 +11,10 @@ export const AIM_WORDS: Record<string, string> = {
 	money: 'The cheapest',
 	few: 'The fewest batches'
 };
+
+type Late<T> = Promise<{ value: T } | { sorry: string }>;
+/** What would help, by want: each comes when it is worked out. */
+export type Binds = Late<Record<string, Late<BindView | null>>>;
 
 /** A stage as what its pieces do in it. */
 export const STAGE_WORDS: Record<string, string> = {
