@@ -151,6 +151,32 @@ test('other plans are compared with the usual one; what is only planned is open 
 		const said = (await r.json()) as { type: string };
 		expect(said.type).toBe('failure');
 	}
+	const [some] = usual.wants as [PlanView['wants'][0]];
+	for (const [act, fields] of [
+		['ease', {}],
+		['ease', { want: 'x' }],
+		['ease', { want: crypto.randomUUID(), target: '3' }],
+		['ease', { want: some.id }],
+		['ease', { want: some.id, target: 'many' }],
+		['ease', { want: some.id, due: 'soon' }],
+		['ease', { want: some.id, confidence: '1.2' }],
+		['ease', { want: some.id, target: '1', seen: '0' }],
+		['grow', { want: some.id }],
+		['grow', { want: some.id, plants: '-400', by: '2028-05-01', until: '2028-09-01' }],
+		['grow', { want: some.id, plants: '4', by: '2020-05-01', until: '2028-09-01' }],
+		['grow', { want: some.id, plants: '4', by: '2028-05-01', until: '2099-09-01' }]
+	] as const) {
+		const body = new URLSearchParams({ ...fields, entry_id: crypto.randomUUID() });
+		const headers = { origin: new URL(app.demo).origin, accept: 'application/json', 'x-sveltekit-action': 'true' };
+		const r = await fetch(`${app.demo}/plan?/${act}`, { method: 'POST', body, headers });
+		const said = (await r.json()) as { type: string; data: string };
+		expect(said.type, `${act} ${JSON.stringify(fields)}`).toBe('failure');
+		expect(said.data).toContain('sentence');
+	}
+	// Half of it wrong, none of it written.
+	expect((await planOf(app.demo)).wants.map((w) => [w.id, w.due, w.target])).toEqual(
+		usual.wants.map((w) => [w.id, w.due, w.target])
+	);
 	// Planned anew and taken: what changes is told before, and each want tells then what the plan told.
 	const anew = await planOf(app.demo, '?anew=1');
 	await open(page, app.demo, '?anew=1');

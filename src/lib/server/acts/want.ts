@@ -121,6 +121,8 @@ export async function easeWant({ garden, f, frame }: Asked): Promise<Made | Refu
 	const id = f.text('want');
 	const want = z.uuid().safeParse(id).success ? await guarded(() => state.wantById(database(), garden.id, id)) : null;
 	if (!want || want.dropped_on) return refused(UNKNOWN_WANT, 404);
+	if (!['target', 'due', 'confidence'].some((name) => f.text(name)))
+		return refused({ code: 'want.same', sentence: 'Nothing of this want would change.' });
 	const data = {
 		...asItStands(want),
 		...(f.text('target') ? withTarget(want, f.number('target') ?? Number.NaN) : {}),

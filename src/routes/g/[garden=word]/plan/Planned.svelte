@@ -145,7 +145,7 @@
 		felt={hand.felt}
 		ondrag={(want, key, on) => void hand.feel(want, key, on)}
 		onmove={(want, key, on) => {
-			hand.let();
+			hand.letGo();
 			if (on) void change(want, key, { on });
 		}}
 	>

@@ -143,7 +143,7 @@ export class Hand {
 		this.#feeling = false;
 	}
 	/** It was let go. */
-	let() {
+	letGo() {
 		this.#next = null;
 		this.felt = null;
 	}
