@@ -5,6 +5,9 @@ import type { Repair } from '../src/lib/core/joint/repair.js';
 import { sayOdds } from '../src/lib/core/odds/words.js';
 import type { PlanView } from '../src/lib/server/jointView.js';
 
+// An app of its own: other specs want things too.
+test.use({ appOptions: { demo: true, env: { SURCULUS_SPEC: 'plan' } } });
+
 const planOf = async (base: string, query = ''): Promise<PlanView> =>
 	(await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
 const open = async (page: Page, base: string, query = '') => {
