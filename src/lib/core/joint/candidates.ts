@@ -14,8 +14,8 @@ import type { Opening } from '../season/suitability.js';
 import { chancesIn, meanOf } from './chances.js';
 import type { Rows, Asks } from './needs.js';
 import type { Sample } from './sample.js';
-import { timetableOf } from './timetable.js';
-import type { Timetable } from './timetable.js';
+import { timetableOf } from '../plan/timetable.js';
+import type { Timetable } from '../plan/timetable.js';
 import type { JointRequest, JointWant, Source } from './types.js';
 
 /** Dates looked at for one way from one stock plant: weekly where they are few, further apart where a window is long. */

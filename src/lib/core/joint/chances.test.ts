@@ -1,37 +1,14 @@
-/** The sample against the forecast's exact sums, and the years' tables against the walk that every forecast makes. */
+/** The sample against the forecast's exact sums. */
 import { describe, expect, it } from 'vitest';
 import { dayNumber } from '../dates.js';
 import { plannedBatch } from '../plan/index.js';
-import { grownBy, plantedFrom, wintersOf } from '../plan/walk.js';
 import { patternOf, patternsOf } from './patterns.js';
 import { patternsFor, prepareJoint } from './plan.js';
-import { timetableOf } from './timetable.js';
 import { arctic, north, south, tropics } from '../../../testing/climates.js';
 import { allKinds, kind } from '../../../testing/handbook.js';
 import { exactOf, jointOf, sourceOf, wantOf } from '../../../testing/joint.js';
-import { yearsOf } from '../../../testing/plans.js';
 
 const today = dayNumber('2027-03-20');
-
-describe('the years as tables', () => {
-	it('say what a walk through the same year says, in gardens with and without winter', () => {
-		for (const climate of [north, south, tropics, arctic])
-			for (const year of yearsOf(kind('penstemon'), climate, today).slice(0, 4)) {
-				const t = timetableOf(year, today, 900);
-				for (let d = 0; d < 400; d += 13) {
-					for (const days of [1, 17, 90, 200]) {
-						const on = grownBy(year, today + d, days);
-						// A day that lies in a rest itself: the walk begins where the rest ends.
-						if (year.rests.some((r) => r.from <= today + d && today + d < r.to)) continue;
-						if (on - today < 900) expect(t.dayOf[t.grown[d]! + days]! + today).toBe(on);
-					}
-					const on = plantedFrom(year, today + d);
-					expect(t.planted[d]).toBe(on === null || on - today > 900 ? -1 : on - today);
-					expect(t.winters[400]! - t.winters[d]!).toBeCloseTo(wintersOf(year, today + d, today + 400), 4);
-				}
-			}
-	});
-});
 
 describe('one want and one batch', () => {
 	it(
@@ -61,7 +38,7 @@ describe('one want and one batch', () => {
 					n++;
 					square += off * off;
 					bias += off;
-					// Where the due day cuts through the lucks, the exact sum knows a season by 64 of them only.
+					// Where the due day cuts through the pieces, 400 seasons of 16 pieces each tell less.
 					const { season, years } = r.kinds.get(k.id)!;
 					const asked = { kind: k, season, years, today, rho: r.rho, record: {} };
 					const sure = plannedBatch(asked, c.way, c.on, pieces, r.wants[0]!.due).inTime > 0.97;

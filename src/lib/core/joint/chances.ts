@@ -2,45 +2,21 @@
 import type { DayNumber } from '../dates.js';
 import type { StageName, WayProfile } from '../handbook/schema.js';
 import type { Belief } from '../odds/belief.js';
-import { daysAt, durationOf, luckOf, ownLuckAt } from '../odds/durations.js';
-import { LUCKS } from '../odds/rooting.js';
-import { LUCK_POINTS } from '../plan/lucks.js';
+import { daysByLuck, PIECES, TIMED } from '../plan/lucks.js';
 import { PARTS_OF_WINTER } from '../plan/timing.js';
 import type { Sample } from './sample.js';
-import type { Timetable } from './timetable.js';
+import type { Timetable } from '../plan/timetable.js';
 
-const PIECES = LUCK_POINTS[0]!.pieces.length;
+/** Pieces of a luck that one season looks at: others in the next, so that all seasons together see all. */
+const LOOKED_AT = 16;
+const PARTS = PIECES / LOOKED_AT;
+
 /** Stages that take time, each with its days by luck and piece, and whether it goes on in winter. */
-interface Timed {
-	always: boolean;
-	days: Int32Array;
-}
-
-const timed = new WeakMap<WayProfile, Timed[]>();
-
-/** A way's days for each luck and each of its pieces: worked out once for all its dates. */
-function timedOf(way: WayProfile): Timed[] {
-	let found = timed.get(way);
-	if (found) return found;
-	found = [];
-	for (const to of ['rooted', 'potted', 'ready'] as const) {
+const timedOf = (way: WayProfile): { always: boolean; days: Float32Array }[] =>
+	TIMED.flatMap((to) => {
 		const stage = way.stages.find((s) => s.to === to);
-		if (!stage) continue;
-		const d = durationOf(stage.days);
-		const days = new Int32Array(LUCK_POINTS.length * PIECES);
-		LUCK_POINTS.forEach((luck, k) =>
-			luck.pieces.forEach((piece, i) => {
-				if (to === 'rooted') {
-					const batch = LUCKS[luck.root]!.z;
-					days[k * PIECES + i] = Math.ceil(Math.min(20_000, daysAt(d, luckOf(batch, ownLuckAt(piece.root)))));
-				} else days[k * PIECES + i] = Math.round(Math.min(20_000, daysAt(d, luckOf(luck.batch[to], piece[to]))));
-			})
-		);
-		found.push({ always: stage.grows === 'always', days });
-	}
-	timed.set(way, found);
-	return found;
-}
+		return stage ? [{ always: stage.grows === 'always', days: daysByLuck(to, stage.days) }] : [];
+	});
 
 export interface ChancesOf {
 	/** Names the batch: its own luck hangs on it. */
@@ -72,13 +48,13 @@ export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
 		const year = c.years[sample.yearIn(s, many)]!;
 		const start = c.on - year.base;
 		const last = c.due - year.base;
-		const luck = lucks[s]! * PIECES;
+		const luck = lucks[s]! * PIECES + (s % PARTS) * LOOKED_AT;
 		const p = winter ? winter[s]! : 1;
 		let inTime = 0;
-		for (let i = 0; i < PIECES; i++) {
+		for (let i = 0; i < LOOKED_AT; i++) {
 			let day = start;
 			for (const t of stages) {
-				const days = t.days[luck + i]!;
+				const days = Math.ceil(t.days[luck + i]!);
 				day = t.always ? day + days : year.dayOf[Math.min(year.days, year.grown[Math.min(day, year.days)]! + days)]!;
 				if (day > last) break;
 			}
@@ -91,7 +67,7 @@ export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
 				inTime += parts === 0 ? 1 : p ** (parts / PARTS_OF_WINTER);
 			}
 		}
-		q[s]! *= inTime / PIECES;
+		q[s]! *= inTime / LOOKED_AT;
 	}
 	return q;
 }

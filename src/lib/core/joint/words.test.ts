@@ -30,10 +30,11 @@ describe('what is said of a plan', () => {
 	});
 
 	it('what would do too: only what differs is named', () => {
-		const of = { target: 20, due: '2027-05-01' };
+		const of = { target: 20, due: '2027-05-01', confidence: 0.9 };
 		expect(plain(sayWouldDo(of, { ...of, target: 12 }, 0.91))).toBe('12 would do: 9 times in 10');
 		expect(plain(sayWouldDo(of, { ...of, due: '2027-06-12' }, 0.91))).toBe('All 20 by 12 Jun 2027 would do: 9 times in 10');
 		expect(plain(sayWouldDo(of, { target: 12, due: '2027-06-12' }, 0.91))).toBe('12 by 12 Jun 2027 would do: 9 times in 10');
+		expect(plain(sayWouldDo(of, { ...of, target: 12 }, 0.88))).toBe('12 would do: not quite 9 times in 10');
 	});
 
 	it('the next move with its last day: a noun for its number', () => {

@@ -2,7 +2,7 @@
 import { sayDate } from '../dates.js';
 import type { IsoDate } from '../dates.js';
 import { sayMoney } from '../numbers.js';
-import { capital, sayDoes, sayOdds } from '../odds/words.js';
+import { capital, sayDoes, sayOdds, sayOddsAsked } from '../odds/words.js';
 import { sayArea, sayMinutes } from '../units/say.js';
 import type { UnitChoice } from '../units/say.js';
 
@@ -24,9 +24,13 @@ export function sayMet(met: number, all: number, otherwise = 0): string {
 }
 
 /** "12 by 1 May 2027 would do: 9 times in 10", without a stop. What differs from the want itself is named. */
-export function sayWouldDo(of: { target: number; due: IsoDate }, as: { target: number; due: IsoDate }, odds: number): string {
+export function sayWouldDo(
+	of: { target: number; due: IsoDate; confidence: number },
+	as: { target: number; due: IsoDate },
+	odds: number
+): string {
 	const many = as.target < of.target ? `${as.target}` : `All ${as.target}`;
-	return `${many}${as.due > of.due ? ` by ${sayDate(as.due)}` : ''} would do: ${sayOdds(odds)}`;
+	return `${many}${as.due > of.due ? ` by ${sayDate(as.due)}` : ''} would do: ${sayOddsAsked(odds, of.confidence)}`;
 }
 
 export interface NextMove {

@@ -13,18 +13,17 @@ import type { Atom, Rule } from '../odds/kernel.js';
 import { LUCKS } from '../odds/rooting.js';
 import type { RootingLeft } from '../odds/rooting.js';
 import { sumOf } from '../odds/sum.js';
-import { LUCK_POINTS } from './lucks.js';
+import { PIECES } from './lucks.js';
 import { PARTS_OF_WINTER } from './timing.js';
 import type { Classes, Prepared } from './timing.js';
 
 /** Points over the chance of a winter, where part of one is crossed. */
 const WINTER_POINTS = 33;
 /** Shares of pieces nearer to each other than this are taken together at their mean. */
-const SHARE_BINS = 200;
+const SHARE_BINS = 64;
 /** The same where several cohorts are told apart: their combinations are many, and means are kept. */
 const COARSE_BINS = 40;
 const WHOLE = PARTS_OF_WINTER;
-const PIECES_A_LUCK = LUCK_POINTS[0]!.pieces.length;
 
 /** One state of the batch's surroundings: for each cohort the share that is in time and through its winters. */
 interface Surroundings {
@@ -38,10 +37,29 @@ interface Surroundings {
 function shareOf(classes: Classes, chance: number): number {
 	let pieces = 0;
 	for (const c of classes) pieces += c.winters === 0 ? c.pieces : c.pieces * chance ** (c.winters / WHOLE);
-	return pieces / PIECES_A_LUCK;
+	return pieces / PIECES;
 }
 
+/** Ends stay ends: certain is not nearly certain. */
+const binOf = (share: number, bins: number): number => (share >= 1 ? Infinity : share <= 0 ? -1 : Math.round(share * bins));
+
+/** Kept by the winter's chance: the same batch is summed over many means of its other stages. */
+const known = new WeakMap<Prepared, Map<string, Surroundings[]>>();
+const MOST_KNOWN = 8;
+
 function surroundings(p: Prepared, winter: Belief | null): Surroundings[] {
+	const key = winter ? `${winter.alpha} ${winter.beta} ${winter.rho} ${winter.passed} ${winter.failed}` : '';
+	let of = known.get(p);
+	if (!of) known.set(p, (of = new Map()));
+	let states = of.get(key);
+	if (!states) {
+		if (of.size >= MOST_KNOWN) of.clear();
+		of.set(key, (states = withFrost(p, mixedWinters(p, winter))));
+	}
+	return states;
+}
+
+function mixedWinters(p: Prepared, winter: Belief | null): Surroundings[] {
 	const grid = winter ? gridFor(winter, WINTER_POINTS) : { p: [1], w: [1] };
 	const found = new Map<string | number, Surroundings>();
 	const many = p.of.standing.cohorts.length > 1;
@@ -52,9 +70,7 @@ function surroundings(p: Prepared, winter: Belief | null): Surroundings[] {
 			const w = weight * part;
 			if (w < 1e-10) continue;
 			const shares = g.classes.map((c) => shareOf(c, grid.p[k]!));
-			// Ends stay ends: certain is not nearly certain.
-			const bin = (s: number) => (s >= 1 ? Infinity : s <= 0 ? -1 : Math.round(s * (many ? COARSE_BINS : SHARE_BINS)));
-			const key = many ? shares.map(bin).join() : bin(shares[0]!);
+			const key = many ? shares.map((s) => binOf(s, COARSE_BINS)).join() : binOf(shares[0]!, SHARE_BINS);
 			const same = found.get(key);
 			if (same) {
 				for (let i = 0; i < shares.length; i++) same.shares[i] = (same.shares[i]! * same.w + shares[i]! * w) / (same.w + w);
@@ -96,7 +112,7 @@ export function countsOf(p: Prepared, odds: ReadonlyMap<StageName, Belief>, left
 	if (all === 0) return certain(planted);
 	const winter = odds.get('wintered');
 	const whole = winter !== undefined && onlyWholeWinters(p);
-	const states = withFrost(p, surroundings(p, winter && !whole && !noWinters(p) ? winter : null));
+	const states = surroundings(p, winter && !whole && !noWinters(p) ? winter : null);
 	const rules = new Map([...odds].map(([to, belief]) => [to, keptRule(ruleOf(belief, all))]));
 	const stage = (pmf: Float64Array, to: StageName) => {
 		const rule = rules.get(to);
@@ -189,8 +205,7 @@ export function gathered(atoms: readonly Atom[]): Atom[] {
 	const bins = new Map<number, Atom>();
 	let all = 0;
 	for (const { w, q } of atoms) {
-		// Ends stay ends: certain is not nearly certain.
-		const key = q <= 0 ? -1 : q >= 1 ? Infinity : Math.round(q * SHARE_BINS);
+		const key = binOf(q, SHARE_BINS);
 		const bin = bins.get(key);
 		if (bin) {
 			bin.q = (bin.q * bin.w + q * w) / (bin.w + w || 1);

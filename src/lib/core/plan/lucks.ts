@@ -5,31 +5,32 @@
  * batch's looks are weighed on, so that what they taught is used as it stands.
  */
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import { STAGE_CORRELATION } from '../odds/durations.js';
+import type { StageName } from '../handbook/schema.js';
+import { daysAt, durationOf, luckOf, ownLuckAt, STAGE_CORRELATION } from '../odds/durations.js';
+import type { ThreeDays } from '../odds/durations.js';
 import { LUCKS } from '../odds/rooting.js';
 
-/** Stages that take time after rooting. */
-export interface LaterLuck {
-	potted: number;
-	ready: number;
-}
+/** Stages that take time. */
+export const TIMED = ['rooted', 'potted', 'ready'] as const satisfies readonly StageName[];
+export type TimedStage = (typeof TIMED)[number];
 
 export interface Luck {
 	/** Weight before anything was seen; all sum to 1. */
 	w: number;
 	/** Index of the batch's luck with rooting among LUCKS. */
 	root: number;
-	/** The batch's luck with the stages after it, standard normal. */
-	batch: LaterLuck;
+	/** The batch's luck with each stage, standard normal. */
+	batch: Record<TimedStage, number>;
 	/** Which year comes, 0 ≤ year < 1. */
 	year: number;
-	/** Each piece's own luck: with rooting as a share 0–1, later as standard normals. */
-	pieces: (LaterLuck & { root: number })[];
 }
 
-/** Points: about so many batches' lucks, and for each so many pieces'. Twice as many move no chance by half a point. */
-const BATCHES = 64;
-const PIECES = 8;
+/**
+ * Points: about so many batches' lucks, and for each so many pieces'. Where the due day cuts through them, a chance is
+ * off by a step of their number: see lucks.test.ts for how far.
+ */
+const BATCHES = 256;
+export const PIECES = 32;
 
 const STEPS = [0.8191725133961645, 0.6710436067037893, 0.5497004779019703] as const;
 const fraction = (x: number) => x - Math.floor(x);
@@ -39,19 +40,66 @@ const normal = (u: number) => normalQuantile(Math.min(0.9995, Math.max(0.0005, u
 export const LUCK_POINTS: readonly Luck[] = (() => {
 	const points: Luck[] = [];
 	const r = STAGE_CORRELATION;
+	let first = 0;
 	LUCKS.forEach(({ z, w }, root) => {
 		const n = Math.max(1, Math.round(w * BATCHES));
 		for (let k = 0; k < n; k++) {
-			const [a, b, year] = point(points.length);
+			// In pairs that mirror each other: no stage is quicker or slower in the mean than it is.
+			const [a, b, year] = point(first + (k >> 1));
+			const mirror = k % 2 === 1 ? -1 : k === n - 1 ? 0 : 1;
 			// Three equally correlated normals: the second given the first, the third given both.
-			const potted = r * z + Math.sqrt(1 - r * r) * normal(a);
-			const ready = (r / (1 + r)) * (z + potted) + Math.sqrt(1 - (2 * r * r) / (1 + r)) * normal(b);
-			const pieces = Array.from({ length: PIECES }, (_, i) => {
-				const [c, d, e] = point(points.length * PIECES + i + 1);
-				return { root: c, potted: normal(d), ready: normal(e) };
-			});
-			points.push({ w: w / n, root, batch: { potted, ready }, year, pieces });
+			const potted = r * z + Math.sqrt(1 - r * r) * normal(a) * mirror;
+			const ready = (r / (1 + r)) * (z + potted) + Math.sqrt(1 - (2 * r * r) / (1 + r)) * normal(b) * mirror;
+			points.push({ w: w / n, root, batch: { rooted: z, potted, ready }, year: mirror < 0 ? fraction(year + 0.5) : year });
 		}
+		first += n;
 	});
+	// Each year has its share of weight: where a window's opening decides, a year too much is a step of the odds.
+	let before = 0;
+	for (const p of [...points].sort((a, b) => a.year - b.year)) {
+		p.year = before + p.w / 2;
+		before += p.w;
+	}
 	return points;
 })();
+
+const SIZE = LUCK_POINTS.length * PIECES;
+/** Of each piece, by which share of those still to root it is through. The pieces of a point of LUCK_POINTS follow each other. */
+export const OWN_SHARES = new Float64Array(SIZE);
+/** Each piece's own luck by stage, standard normal. */
+const OWN: Record<TimedStage, Float64Array> = {
+	rooted: new Float64Array(SIZE),
+	potted: new Float64Array(SIZE),
+	ready: new Float64Array(SIZE)
+};
+for (let i = 0; i < SIZE; i++) {
+	const at = point(PIECES + (i >> 1));
+	const [a, b, c] = i % 2 === 1 ? at.map((u) => 1 - u) : at;
+	OWN_SHARES[i] = a!;
+	OWN.rooted[i] = ownLuckAt(a!);
+	OWN.potted[i] = normal(b!);
+	OWN.ready[i] = normal(c!);
+}
+
+/** Nobody waits longer. */
+const MOST_DAYS = 20_000;
+const MOST_KEPT = 300;
+const kept = new Map<string, Float32Array>();
+
+/** Days that a stage takes by luck and piece: rooting's as a clock reads them, all others whole. Not to be written to. */
+export function daysByLuck(to: TimedStage, days: ThreeDays): Float32Array {
+	const key = `${to} ${days.join(' ')}`;
+	let table = kept.get(key);
+	if (table) return table;
+	if (kept.size >= MOST_KEPT) kept.clear();
+	const d = durationOf(days);
+	table = new Float32Array(SIZE);
+	LUCK_POINTS.forEach((luck, k) => {
+		for (let i = k * PIECES; i < (k + 1) * PIECES; i++) {
+			const took = Math.min(MOST_DAYS, daysAt(d, luckOf(luck.batch[to], OWN[to][i]!)));
+			table![i] = to === 'rooted' ? took : Math.round(took);
+		}
+	});
+	kept.set(key, table);
+	return table;
+}

@@ -12,9 +12,10 @@ import { LUCKS } from '../odds/rooting.js';
 import type { Rooting } from '../odds/rooting.js';
 import type { Season } from '../season/season.js';
 import type { Clock } from './clock.js';
-import { LUCK_POINTS } from './lucks.js';
-import type { Luck } from './lucks.js';
-import { grownBy, plantedFrom, walk, wintersOf } from './walk.js';
+import { daysByLuck, LUCK_POINTS, OWN_SHARES, PIECES } from './lucks.js';
+import { tableFor } from './timetable.js';
+import type { Timetable } from './timetable.js';
+import { FURTHEST_DAYS, walk } from './walk.js';
 import type { Walk, Year } from './walk.js';
 
 export interface StandingCohort {
@@ -55,6 +56,8 @@ export interface ForecastOf {
 
 /** Winters are told apart to an eighth: finer than a garden's record can tell them. */
 export const PARTS_OF_WINTER = 8;
+/** Nothing is nursed through more winters than this before it is planted. */
+const MOST_PARTS = 8 * PARTS_OF_WINTER;
 
 /** Of a luck's pieces those in time, by the winters they cross, in eighths. */
 export interface Class {
@@ -88,39 +91,51 @@ export interface Prepared {
 	plantedBy(share: number): DayNumber | null;
 }
 
+/** A stage that takes time: does it go on through winter, and its days by luck and piece. */
+interface Timed {
+	always: boolean;
+	days: Float32Array;
+}
+
 interface Times {
-	/** Does the way have a stage of rooting? */
-	roots: boolean;
-	rooting: Duration;
-	potted: { stage: Stage; duration: Duration } | null;
-	ready: { stage: Stage; duration: Duration } | null;
+	/** Null where the way has no stage of rooting. */
+	rooting: { duration: Duration; days: Float32Array } | null;
+	potted: Timed | null;
+	ready: Timed | null;
 	winters: boolean;
 }
 
 const stageOf = (way: ForecastOf['way'], to: StageName): Stage | undefined => way.stages.find((s) => s.to === to);
 
 function timesOf(way: ForecastOf['way']): Times {
-	const timed = (to: StageName) => {
+	const timed = (to: 'potted' | 'ready'): Timed | null => {
 		const stage = stageOf(way, to);
-		return stage ? { stage, duration: durationOf(stage.days) } : null;
+		return stage ? { always: stage.grows === 'always', days: daysByLuck(to, stage.days) } : null;
 	};
+	const rooted = stageOf(way, 'rooted');
 	return {
-		roots: stageOf(way, 'rooted') !== undefined,
-		rooting: durationOf(stageOf(way, 'rooted')?.days ?? [0, 0, 0]),
+		rooting: rooted ? { duration: durationOf(rooted.days), days: daysByLuck('rooted', rooted.days) } : null,
 		potted: timed('potted'),
 		ready: timed('ready'),
 		winters: stageOf(way, 'wintered') !== undefined
 	};
 }
 
-/** Day on which one piece has rooted, given that it will and had not by the last count. */
-function rootedOn(f: ForecastOf, t: Times, c: StandingCohort, luck: Luck, own: number, year: Year): DayNumber {
-	const batch = LUCKS[luck.root]!.z;
+/** Day on which a piece (by its place among all) has rooted, given that it will and had not by the last count. */
+function rootedOn(
+	f: ForecastOf,
+	r: NonNullable<Times['rooting']>,
+	c: StandingCohort,
+	root: number,
+	i: number,
+	year: Year
+): DayNumber {
 	const since = f.rooting?.since ?? 0;
-	const before = shareBy(t.rooting, since, batch);
-	const days = daysAt(t.rooting, luckOf(batch, ownLuckAt(before + own * (1 - before))));
-	const on = since > 0 ? dayOfReading(f, since) : f.standing.struckOn;
-	return Math.max(c.since, f.clock.dayAt(Math.max(since, days), since, on, year));
+	if (since === 0) return Math.max(c.since, f.clock.dayAt(r.days[i]!, 0, f.standing.struckOn, year));
+	const batch = LUCKS[root]!.z;
+	const before = shareBy(r.duration, since, batch);
+	const days = daysAt(r.duration, luckOf(batch, ownLuckAt(before + OWN_SHARES[i]! * (1 - before))));
+	return Math.max(c.since, f.clock.dayAt(Math.max(since, days), since, dayOfReading(f, since), year));
 }
 
 const readings = new WeakMap<ForecastOf, DayNumber>();
@@ -136,11 +151,17 @@ function dayOfReading(f: ForecastOf, since: number): DayNumber {
 }
 
 /** End of a stage that begins on a day: what should have been done by today and was not is done today at the soonest. */
-function passed(f: ForecastOf, stage: Times['potted'], from: DayNumber, z: number, year: Year): DayNumber {
+function passed(today: DayNumber, stage: Timed | null, from: DayNumber, i: number, t: Timetable): DayNumber {
 	if (!stage) return from;
-	const days = Math.round(daysAt(stage.duration, z));
-	const done = stage.stage.grows === 'always' ? from + days : grownBy(year, from, days);
-	return done > f.today ? done : f.today;
+	const days = stage.days[i]!;
+	const done = stage.always ? from + days : grownBy(t, from, days);
+	return done > today ? done : today;
+}
+
+/** The day on which so many days of growth are done; the table's last where it ends before. */
+function grownBy(t: Timetable, from: DayNumber, days: number): DayNumber {
+	const at = Math.min(t.days, from - t.base);
+	return t.base + t.dayOf[Math.min(t.days, t.grown[at]! + days)]!;
 }
 
 /** The way of one piece from where its cohort stands: the day it is planted; null if never. */
@@ -148,19 +169,21 @@ function plantedOn(
 	f: ForecastOf,
 	t: Times,
 	c: StandingCohort,
-	luck: Luck,
-	piece: Luck['pieces'][number],
-	year: Year
+	root: number,
+	i: number,
+	year: Year,
+	table: Timetable
 ): DayNumber | null {
 	let day = c.since;
-	if (c.stage === 'unrooted' && t.roots) day = Math.max(f.today, rootedOn(f, t, c, luck, piece.root, year));
+	if (c.stage === 'unrooted' && t.rooting) day = Math.max(f.today, rootedOn(f, t.rooting, c, root, i, year));
 	if (c.stage !== 'potted') {
 		// Those that have rooted and stand unpotted are potted from today on.
 		if (t.potted && day < f.today) day = f.today;
-		day = passed(f, t.potted, day, luckOf(luck.batch.potted, piece.potted), year);
+		day = passed(f.today, t.potted, day, i, table);
 	}
-	day = passed(f, t.ready, day, luckOf(luck.batch.ready, piece.ready), year);
-	return plantedFrom(year, Math.max(f.today, day));
+	day = Math.max(f.today, passed(f.today, t.ready, day, i, table)) - table.base;
+	const on = day >= table.days ? -1 : table.planted[day]!;
+	return on < 0 ? null : table.base + on;
 }
 
 /** Cohorts of one stage and one history are one: parts of a batch count as the batch that they were. */
@@ -180,38 +203,47 @@ export function prepare(asked: ForecastOf): Prepared {
 	const cohorts = f.standing.cohorts;
 	const groups = new Map<string, Group>();
 	const largest = largestOf(cohorts);
-	const days: { day: DayNumber; w: number }[] = [];
+	/** Weight by day of planting. */
+	const days = new Map<DayNumber, number>();
 	let inTime = 0;
 	let all = 0;
 	const left = f.rooting?.of(null).lucks;
-	for (const luck of LUCK_POINTS) {
-		const year = f.years[Math.floor(luck.year * f.years.length)]!;
+	const first = cohorts.reduce((day, c) => Math.min(day, c.since, c.aliveOn), Math.min(f.today, f.standing.struckOn));
+	const last = Math.max(f.today, f.standing.struckOn) + FURTHEST_DAYS;
+	const byWinters = new Int32Array(MOST_PARTS + 1);
+	const tables = f.years.map((year) => tableFor(year, first, last));
+	LUCK_POINTS.forEach((luck, k) => {
+		const at = Math.floor(luck.year * f.years.length);
+		const year = f.years[at]!;
+		const table = tables[at]!;
 		// What the looks taught of the batch's pace weighs its days, too.
-		const w = (luck.w * (left ? left[luck.root]! / LUCKS[luck.root]!.w : 1)) / luck.pieces.length;
+		const w = (luck.w * (left ? left[luck.root]! / LUCKS[luck.root]!.w : 1)) / PIECES;
 		let key = '';
-		const classes = cohorts.map((c, i): Classes => {
-			const found: Class[] = [];
-			for (const piece of luck.pieces) {
-				const day = plantedOn(f, t, c, luck, piece, year);
-				if (i === largest) all += w;
+		const classes = cohorts.map((c, j): Classes => {
+			byWinters.fill(0);
+			for (let i = k * PIECES; i < (k + 1) * PIECES; i++) {
+				const day = plantedOn(f, t, c, luck.root, i, year, table);
+				if (j === largest) all += w;
 				if (day === null) continue;
-				if (i === largest) days.push({ day, w });
+				if (j === largest) days.set(day, (days.get(day) ?? 0) + w);
 				if (f.due !== null && day > f.due) continue;
-				if (i === largest) inTime += w;
-				const winters = t.winters ? Math.round(wintersOf(year, c.aliveOn, day) * PARTS_OF_WINTER) : 0;
-				const same = found.find((x) => x.winters === winters);
-				if (same) same.pieces++;
-				else found.push({ winters, pieces: 1 });
+				if (j === largest) inTime += w;
+				const crossed = table.winters[day - table.base]! - table.winters[c.aliveOn - table.base]!;
+				byWinters[t.winters ? Math.min(MOST_PARTS, Math.round(crossed * PARTS_OF_WINTER)) : 0]!++;
 			}
-			found.sort((a, b) => a.winters - b.winters);
-			for (const x of found) key += `${x.winters}:${x.pieces} `;
+			const found: Class[] = [];
+			byWinters.forEach((pieces, winters) => {
+				if (pieces === 0) return;
+				found.push({ winters, pieces });
+				key += `${winters}:${pieces} `;
+			});
 			key += '|';
 			return found;
 		});
 		let group = groups.get(key);
 		if (!group) groups.set(key, (group = { roots: new Float64Array(LUCKS.length), classes }));
 		group.roots[luck.root]! += luck.w;
-	}
+	});
 	let usual: Walk | null | undefined;
 	const usually = () => (usual === undefined ? (usual = usualOf(f)) : usual);
 	return {
@@ -225,17 +257,16 @@ export function prepare(asked: ForecastOf): Prepared {
 }
 
 /** Weighted quantile of the days; null without any. */
-function dayAtShare(days: { day: DayNumber; w: number }[], share: number): DayNumber | null {
-	if (days.length === 0) return null;
-	const sorted = [...days].sort((a, b) => a.day - b.day);
-	const total = sorted.reduce((s, d) => s + d.w, 0);
+function dayAtShare(days: ReadonlyMap<DayNumber, number>, share: number): DayNumber | null {
+	const sorted = [...days].sort((a, b) => a[0] - b[0]);
+	const total = sorted.reduce((s, [, w]) => s + w, 0);
 	let sum = 0;
-	for (const d of sorted) if ((sum += d.w) >= share * total - 1e-12) return d.day;
-	return sorted.at(-1)!.day;
+	for (const [day, w] of sorted) if ((sum += w) >= share * total - 1e-12) return day;
+	return sorted.at(-1)?.[0] ?? null;
 }
 
-function datesOf(days: { day: DayNumber; w: number }[], usual: Walk | null): Dates | null {
-	if (!usual || days.length === 0) return null;
+function datesOf(days: ReadonlyMap<DayNumber, number>, usual: Walk | null): Dates | null {
+	if (!usual || days.size === 0) return null;
 	return {
 		quick: Math.min(dayAtShare(days, 0.1)!, usual.planted),
 		usual: usual.planted,

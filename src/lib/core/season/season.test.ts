@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { jStat } from 'jstat';
 import { getTimes } from 'suncalc';
 import { describe, expect, it } from 'vitest';
 import { addDays, dateIn, dayInYear, dayNumber, dayOfYear, isIsoDate, isoOf, yearOf } from '../dates.js';
@@ -15,7 +16,7 @@ import {
 	seasonOfClimate,
 	wintersIn
 } from './index.js';
-import { usualSeason } from './season.js';
+import { chanceSeasons, usualSeason } from './season.js';
 import type { WindowRule } from './index.js';
 import { north, south, tropics } from '../../../testing/climates.js';
 
@@ -142,6 +143,31 @@ describe('frost', () => {
 	it('falls by the normal table: one spread past the mean date 16 % remain', () => {
 		const mean = nextTurning('last_frost', 0, dayNumber('2027-01-01'), north);
 		expect(frostOdds(mean + 10, north)).toBeCloseTo(0.1587, 3);
+	});
+});
+
+describe('the years that may come by frost dates alone', () => {
+	it('lean to no side: the openings of 31 years lie as the dates’ own spread has them', () => {
+		const opens: WindowRule = {
+			opens: { from: 'last_frost', days: 10 },
+			closes: { from: 'first_frost', days: -40 },
+			no_frost: 'all_year'
+		};
+		for (const [climate, from] of [
+			[north, '2027-03-01'],
+			[south, '2027-08-01']
+		] as const) {
+			const day = dayNumber(from);
+			const found = chanceSeasons(climate)
+				.map((s) => s.openings(opens, day, day + 200).find((o) => o.opens >= day)!.opens)
+				.sort((a, b) => a - b);
+			const { doy, sd } = climate.lastFrost!;
+			found.forEach((opened, k) => {
+				const moved = opened - 10 - dayInYear(yearOf(day), doy);
+				// Whole days: half of one is at most two hundredths of the years.
+				expect(Math.abs(jStat.normal.cdf(moved, 0, sd) - (k + 0.5) / found.length), `${from} ${k}`).toBeLessThan(0.022);
+			});
+		}
 	});
 });
 

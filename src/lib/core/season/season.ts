@@ -125,8 +125,13 @@ const fraction = (x: number) => x - Math.floor(x);
 export function chanceSeasons(c: Climate, count = 31): Season[] {
 	if (!c.lastFrost || !c.firstFrost) return [seasonOfClimate(c)];
 	const { lastFrost, firstFrost } = c;
+	// Each date's quantiles are even by themselves, too: few points of the square lean to one side of them.
+	const lucks = R2.map((step) => {
+		const shares = Array.from({ length: count }, (_, i) => fraction(0.5 + (i + 1) * step));
+		return shares.map((x) => normalQuantile((shares.filter((y) => y < x).length + 0.5) / count, 0, 1));
+	});
 	return Array.from({ length: count }, (_, i) => {
-		const z = R2.map((step) => normalQuantile(Math.min(0.999, Math.max(0.001, fraction(0.5 + (i + 1) * step))), 0, 1));
+		const z = lucks.map((l) => l[i]!);
 		const moved = (f: { doy: number; sd: number }, by: number) => ({ ...f, doy: wrapDoy(f.doy + f.sd * by) });
 		return seasonOfClimate({ ...c, lastFrost: moved(lastFrost, z[0]!), firstFrost: moved(firstFrost, z[1]!) });
 	});

@@ -9,7 +9,7 @@ import type { StageName } from '../handbook/schema.js';
 import { BATCH_SHARE, daysAt, durationOf, STAGE_CORRELATION } from '../odds/durations.js';
 import type { Duration } from '../odds/durations.js';
 import { chanceTable, ownTable } from '../joint/sample.js';
-import type { Timetable } from '../joint/timetable.js';
+import type { Timetable } from '../plan/timetable.js';
 import type { Fan, SimBatch, SimRequest, SimResult, SimStage } from './types.js';
 
 const TIMED: readonly StageName[] = ['rooted', 'potted', 'ready'];

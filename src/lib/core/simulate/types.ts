@@ -3,7 +3,7 @@ import type { DayNumber } from '../dates.js';
 import type { StageName } from '../handbook/schema.js';
 import type { ThreeDays } from '../odds/durations.js';
 import type { Beta } from '../odds/beta.js';
-import type { Timetable } from '../joint/timetable.js';
+import type { Timetable } from '../plan/timetable.js';
 
 export interface SimStage {
 	to: StageName;

@@ -84,6 +84,7 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 		want: want && {
 			id: want.id,
 			odds: want.odds,
+			confidence: want.confidence,
 			target: want.target,
 			name: `${want.target} ${want.kindName}`,
 			due: want.due,

@@ -4,7 +4,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
-	import { sayOdds, sayPlanted } from '$lib/core/odds/words.js';
+	import { sayOddsAsked, sayPlanted } from '$lib/core/odds/words.js';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import { undoEntry } from '$lib/ui/undo.js';
@@ -106,7 +106,7 @@
 				</p>
 			{/if}
 			{#if data.want}<p class="mt-1">
-					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOdds(data.want.odds)}</strong>.
+					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
 				</p>{/if}
 			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}
 			{#if b.next}<p class="mt-1">{sayNext(b.next, data.way.pieces, data.garden.today)}</p>{/if}
