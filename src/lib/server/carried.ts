@@ -7,6 +7,7 @@ import type { Model } from './model.js';
 import type { Snapshot } from './snapshot.js';
 import { solver } from './solver.js';
 import { winterIn } from './winterPlan.js';
+import type { Winter } from './winterPlan.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
@@ -17,6 +18,7 @@ import { sayClash } from '$lib/core/joint/words.js';
 import type { ClashSaid } from '$lib/core/joint/words.js';
 import { effortOf } from '$lib/core/plan/effort.js';
 import type { PlanRequest } from '$lib/core/plan/planTypes.js';
+import { livesAt } from '$lib/core/plan/winter.js';
 
 /** What the garden has of room and time, and all that grows in it: for its plan, and for the plan of a single want. */
 export function carriedBy(
@@ -26,14 +28,20 @@ export function carriedBy(
 	wanted: Iterable<string>
 ): Carried {
 	const { garden } = m;
-	const busy = [...busyBatches(m, snapshot.living), ...busyStock(m, snapshot, solve)];
+	const winter = winterIn(m, snapshot, solve);
+	const busy = [...busyBatches(m, snapshot.living), ...busyStock(m, winter)];
 	const of = (kindId: string): KindYears => {
 		const kind = m.kinds.get(kindId)!;
 		return { kind, season: m.season.usualFor(kind), years: m.season.years(kind) };
 	};
 	return {
 		...{ today: m.today, busy, book: m.book },
-		rooms: m.places.filter((p) => !p.closed).map((p) => ({ id: p.id, kind: p.kind, cm2: p.room_cm2 })),
+		rooms: winter.open.map((p) => ({ id: p.id, kind: p.kind, cm2: p.room_cm2, dark: p.light === 'dark' })),
+		lives: (kind, roomId) => {
+			const at = winter.cold(roomId);
+			// Young plants stand in pots.
+			return livesAt({ kind, ...at, place: at.place ?? 'bench' }) ?? 0;
+		},
 		kinds: new Map([...new Set([...wanted, ...busy.map((b) => b.kindId)])].map((id) => [id, of(id)])),
 		// Nobody who keeps plants has no time for them: none means that they have not said.
 		minutesPerWeek: garden.data.minutes_per_week || Infinity,
@@ -102,8 +110,7 @@ function busyBatches(m: Model, living: readonly Batch[]): Busy[] {
 }
 
 /** Plants of the stock that stand under a roof in winter, in the winters to come as in the next. */
-function busyStock(m: Model, snapshot: Snapshot, solve: Awaited<ReturnType<typeof solver>>): Busy[] {
-	const winter = winterIn(m, snapshot, solve);
+function busyStock(m: Model, winter: Winter): Busy[] {
 	const roofed = new Set(winter.rooms.map((p) => p.id));
 	const rests = m.season.usual.standstills(m.today, m.today + MOST_DAYS);
 	return winter.things.flatMap((t): Busy[] => {

@@ -1,12 +1,11 @@
 /** What batches ask of a garden, week by week: minutes, room, and the stock they are taken from. Rows of the programme. */
 import type { DayNumber } from '../dates.js';
-import type { Kind } from '../handbook/schema.js';
 import type { StageNeed } from '../plan/effort.js';
 import type { Span } from '../season/growth.js';
 import { JOINT } from './judged.js';
 import { isIn, roomIn, roomsFor, unionsOf } from './rooms.js';
 import type { RoomSet } from './rooms.js';
-import type { JointRequest, Source } from './types.js';
+import type { JointRequest, Source, Wintering } from './types.js';
 
 /** So much of each row: pairs of row and amount. */
 export interface Asks {
@@ -22,7 +21,7 @@ interface Stood {
 }
 
 export interface StandingStages {
-	kind: Pick<Kind, 'winter'>;
+	kind: Wintering;
 	needs: readonly StageNeed[];
 	/** Is the first of them a strike still to be made? */
 	struck: boolean;
@@ -99,14 +98,14 @@ export class Rows {
 
 	/** Every set of places that a stage of the kinds at hand can be told to stand in. */
 	private setsThatOccur(): RoomSet[] {
-		const { rooms, kinds } = this.r;
+		const { rooms, kinds, lives } = this.r;
 		const sets: RoomSet[] = [];
 		for (const { kind } of kinds.values())
 			for (const rests of [false, true])
 				for (const grows of ['always', 'season'] as const)
 					for (const open of [false, true])
 						for (const to of ['rooted', 'potted'] as const)
-							sets.push(roomsFor({ kind, need: { to, open }, grows, rests }, rooms));
+							sets.push(roomsFor({ kind, need: { to, open }, grows, rests }, rooms, lives));
 		for (const b of this.r.busy) {
 			const at = rooms.findIndex((x) => x.id === b.roomId && x.cm2 !== null);
 			if (at >= 0) sets.push(1 << at);
@@ -169,13 +168,13 @@ export class Rows {
 	}
 
 	/** The places of a stage, worked out once for a kind: asked for each week of each pattern. */
-	private readonly setsOf = new Map<Pick<Kind, 'winter'>, Map<number, RoomSet>>();
-	private setFor(kind: Pick<Kind, 'winter'>, need: StageNeed, grows: 'always' | 'season', rests: boolean): RoomSet {
+	private readonly setsOf = new Map<Wintering, Map<number, RoomSet>>();
+	private setFor(kind: Wintering, need: StageNeed, grows: 'always' | 'season', rests: boolean): RoomSet {
 		let of = this.setsOf.get(kind);
 		if (!of) this.setsOf.set(kind, (of = new Map()));
 		const key = (need.to === 'rooted' ? 1 : 0) + (need.open ? 2 : 0) + (grows === 'always' ? 4 : 0) + (rests ? 8 : 0);
 		let set = of.get(key);
-		if (set === undefined) of.set(key, (set = roomsFor({ kind, need, grows, rests }, this.r.rooms)));
+		if (set === undefined) of.set(key, (set = roomsFor({ kind, need, grows, rests }, this.r.rooms, this.r.lives)));
 		return set;
 	}
 

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { isIn, roomIn, roomsFor, unionsOf } from './rooms.js';
-import type { Room } from './types.js';
+import type { Lives, Room } from './types.js';
 import { kind } from '../../../testing/handbook.js';
 
 const rooms: Room[] = [
@@ -54,5 +54,32 @@ describe('room that places share', () => {
 		// What bears the winter where it is asks for no shelter.
 		const hardy = roomsFor({ kind: kind('dogwood'), need: { to: 'potted', open: false }, grows: 'season', rests: true }, rooms);
 		expect(hardy).toBe(0);
+	});
+
+	it('goes by what each place of the garden is like: its own winter, its light, and none where one is as large as need be', () => {
+		const tender = kind('marguerite');
+		const inWinter = (of: Room[], lives?: Lives, to: 'rooted' | 'potted' = 'potted') =>
+			of
+				.filter(
+					(_, i) => roomsFor({ kind: tender, need: { to, open: false }, grows: 'season', rests: true }, of, lives) & (1 << i)
+				)
+				.map((r) => r.id);
+		const two: Room[] = [
+			{ id: 'cold', kind: 'garage', cm2: 4 },
+			{ id: 'mild', kind: 'garage', cm2: 3 },
+			{ id: 'bench', kind: 'bench', cm2: 9 }
+		];
+		expect(inWinter(two)).toEqual(['cold', 'mild']);
+		expect(inWinter(two, (_, id) => (id === 'mild' ? 0.8 : id === 'cold' ? 0.3 : 0))).toEqual(['mild']);
+		// It bears the winter of this garden out of doors.
+		expect(inWinter(two, (_, id) => (id === null ? 0.7 : 0.8))).toEqual([]);
+		expect(inWinter(two, (_, id) => (id === null ? 0.7 : 0.8), 'rooted')).toEqual(['bench']);
+		const dark = two.map((r) => ({ ...r, dark: r.id === 'mild' }));
+		expect(inWinter(dark, () => 0.8, 'rooted')).toEqual(['bench']);
+		expect(inWinter(dark, (_, id) => (id === null ? 0 : 0.8), 'rooted')).toEqual(['cold']);
+		expect(inWinter(dark, (_, id) => (id === null ? 0 : 0.8))).toEqual(['cold', 'mild']);
+		// One of them as large as need be: room is not what limits, whatever else there is.
+		const large: Room[] = [two[0]!, { id: 'mild', kind: 'garage', cm2: null }, { id: 'sill', kind: 'sill', cm2: 2 }];
+		expect(inWinter(large, (_, id) => (id === null ? 0 : 0.8))).toEqual([]);
 	});
 });

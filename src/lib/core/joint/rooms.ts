@@ -4,10 +4,9 @@
  * than it has by what can stand nowhere else. So each set of places that matters is a row of its own, and no batch has
  * to be told its shelf before the plan is made.
  */
-import type { Kind } from '../handbook/schema.js';
 import { OUTDOORS, ROOMS } from '../places.js';
 import type { StageNeed } from '../plan/effort.js';
-import type { Room } from './types.js';
+import type { Lives, Room, Wintering } from './types.js';
 
 /** Bits of places; 0 where room is not what limits. */
 export type RoomSet = number;
@@ -19,22 +18,23 @@ const ROOTING = new Set([...ROOMS, ...SHADE]);
 const ROW = new Set(['nursery_row']);
 /** More places with room of their own than a number has bits are not told apart. */
 export const MOST_ROOMS = 30;
-/** A shelter that is much worse than the kind's best is not where a plan puts it. */
+/** A place that is much worse for the kind than the garden's best is not where a plan puts it. */
 const NEARLY_BEST = 0.75;
 
-const setOf = (rooms: readonly Room[], fits: (kind: string) => boolean): RoomSet => {
-	let set = 0;
+/** The rooms that fit; 0 where one of them is as large as need be, null where none fits. */
+const setOf = (rooms: readonly Room[], fits: (room: Room) => boolean): RoomSet | null => {
+	let set: RoomSet | null = null;
 	for (const [i, room] of rooms.slice(0, MOST_ROOMS).entries()) {
-		if (!fits(room.kind)) continue;
+		if (!fits(room)) continue;
 		// Nobody said how much room it has: then that is not what limits.
 		if (room.cm2 === null) return 0;
-		set |= 1 << i;
+		set = (set ?? 0) | (1 << i);
 	}
 	return set;
 };
 
 export interface StandsAs {
-	kind: Pick<Kind, 'winter'>;
+	kind: Wintering;
 	need: Pick<StageNeed, 'to' | 'open'>;
 	grows: 'always' | 'season';
 	/** Growth outdoors rests in that week. */
@@ -42,21 +42,32 @@ export interface StandsAs {
 }
 
 /**
- * Where a stage can stand in a week; 0 where room does not limit it. In winter where the kind is kept; pieces that root
- * in warmth stay in the house; what has rooted stands out of doors in summer, where there is room enough.
+ * Where a stage can stand in a week; 0 where room does not limit it. In winter where the kind lives nearly as well as
+ * anywhere in the garden; pieces that root in warmth stay in the house; what has rooted stands out of doors in summer,
+ * where there is room enough. What is in leaf wants light.
  */
-export function roomsFor({ kind, need, grows, rests }: StandsAs, rooms: readonly Room[]): RoomSet {
-	if (need.open) return setOf(rooms, (k) => ROW.has(k));
+export function roomsFor({ kind, need, grows, rests }: StandsAs, rooms: readonly Room[], lives = byHandbook(rooms)): RoomSet {
+	if (need.open) return setOf(rooms, (r) => ROW.has(r.kind)) ?? 0;
 	const young = need.to === 'rooted';
-	if (!rests) return young ? setOf(rooms, (k) => ROOTING.has(k)) : 0;
-	if (young && grows === 'always') return setOf(rooms, (k) => ROOMS.has(k));
-	const best = kind.winter.shelters.reduce((c, s) => Math.max(c, s.chance), 0);
-	const kept = new Set<string>(kind.winter.shelters.filter((s) => s.chance >= NEARLY_BEST * best).map((s) => s.in));
+	const within = (fits: (r: Room) => boolean) => (young ? setOf(rooms, (r) => fits(r) && !r.dark) : null) ?? setOf(rooms, fits);
+	if (!rests) return young ? (within((r) => ROOTING.has(r.kind)) ?? 0) : 0;
+	if (young && grows === 'always') return within((r) => ROOMS.has(r.kind)) ?? 0;
+	const roofed = rooms.filter((r) => !OUTDOORS.has(r.kind));
+	const outside = lives(kind, null);
+	const best = roofed.reduce((c, r) => Math.max(c, lives(kind, r.id)), outside);
 	// What bears the winter outdoors stands in the frame if there is one, else where it is.
-	if (kept.has('ground')) return young ? setOf(rooms, (k) => SHADE.has(k)) : 0;
-	const set = setOf(rooms, (k) => kept.has(k));
-	return set || setOf(rooms, (k) => !OUTDOORS.has(k) && (ROOMS.has(k) || GLASS.has(k)));
+	if (best > 0 && outside >= NEARLY_BEST * best) return young ? (setOf(rooms, (r) => SHADE.has(r.kind)) ?? 0) : 0;
+	const keeps = (r: Room) => roofed.includes(r) && best > 0 && lives(kind, r.id) >= NEARLY_BEST * best;
+	return within(keeps) ?? setOf(rooms, (r) => ROOMS.has(r.kind) || GLASS.has(r.kind)) ?? 0;
 }
+
+/** As the kind is kept in such a place, whatever this one is like. */
+const byHandbook =
+	(rooms: readonly Room[]): Lives =>
+	({ winter }, id) => {
+		const place = id === null ? 'ground' : rooms.find((r) => r.id === id)?.kind;
+		return winter.shelters.find((s) => s.in === place)?.chance ?? 0;
+	};
 
 /** The sets that have to be watched: all unions of those that occur and overlap. Where two have no place in common each speaks for itself. */
 export function unionsOf(sets: Iterable<RoomSet>): RoomSet[] {

@@ -51,7 +51,14 @@ export interface Room {
 	id: string;
 	kind: string;
 	cm2: number | null;
+	/** Nothing in leaf is kept there. */
+	dark?: boolean;
 }
+
+/** What of a kind says how it stands a winter. */
+export type Wintering = Pick<Kind, 'winter' | 'hardiness_c'>;
+/** Chance of a plant in a pot to live through a winter in a room, by its id; under the sky for null. */
+export type Lives = (kind: Wintering, roomId: string | null) => number;
 
 /** What grows already and will ask for room and minutes: a stage of a living or planned batch, or a plant in its shelter. */
 export interface Busy {
@@ -78,6 +85,8 @@ export interface Garden {
 	kinds: ReadonlyMap<string, KindYears>;
 	book: Book;
 	rooms: readonly Room[];
+	/** By what each place is like; as the handbook has its kind of place if left out. */
+	lives?: Lives;
 	busy: readonly Busy[];
 	/** Infinity where nobody has said. */
 	minutesPerWeek: number;

@@ -22,7 +22,7 @@ const WINTER_POINTS = 33;
 /** Shares of pieces nearer to each other than this are taken together at their mean. */
 const SHARE_BINS = 64;
 /** The same where several cohorts are told apart: their combinations are many, and means are kept. */
-const COARSE_BINS = 40;
+const COARSE_BINS = 24;
 const WHOLE = PARTS_OF_WINTER;
 
 /** One state of the batch's surroundings: for each cohort the share that is in time and through its winters. */

@@ -29,7 +29,7 @@ export interface Luck {
  * Points: about so many batches' lucks, and for each so many pieces'. Where the due day cuts through them, a chance is
  * off by a step of their number: see lucks.test.ts for how far.
  */
-const BATCHES = 256;
+const BATCHES = 128;
 export const PIECES = 32;
 
 const STEPS = [0.8191725133961645, 0.6710436067037893, 0.5497004779019703] as const;
@@ -37,22 +37,23 @@ const fraction = (x: number) => x - Math.floor(x);
 const point = (i: number) => STEPS.map((s) => fraction(0.5 + (i + 1) * s)) as [number, number, number];
 const normal = (u: number) => normalQuantile(Math.min(0.9995, Math.max(0.0005, u)), 0, 1);
 
+/** The same order, at even steps: few points of the lattice lean to one side. */
+const evened = (shares: readonly number[]): number[] =>
+	shares.map((x) => (shares.filter((y) => y < x).length + 0.5) / shares.length);
+
 export const LUCK_POINTS: readonly Luck[] = (() => {
 	const points: Luck[] = [];
 	const r = STAGE_CORRELATION;
-	let first = 0;
 	LUCKS.forEach(({ z, w }, root) => {
 		const n = Math.max(1, Math.round(w * BATCHES));
-		for (let k = 0; k < n; k++) {
-			// In pairs that mirror each other: no stage is quicker or slower in the mean than it is.
-			const [a, b, year] = point(first + (k >> 1));
-			const mirror = k % 2 === 1 ? -1 : k === n - 1 ? 0 : 1;
+		const of = Array.from({ length: n }, (_, k) => point(points.length + k));
+		const [first, second] = ([0, 1] as const).map((axis) => evened(of.map((p) => p[axis])));
+		of.forEach(([, , year], k) => {
 			// Three equally correlated normals: the second given the first, the third given both.
-			const potted = r * z + Math.sqrt(1 - r * r) * normal(a) * mirror;
-			const ready = (r / (1 + r)) * (z + potted) + Math.sqrt(1 - (2 * r * r) / (1 + r)) * normal(b) * mirror;
-			points.push({ w: w / n, root, batch: { rooted: z, potted, ready }, year: mirror < 0 ? fraction(year + 0.5) : year });
-		}
-		first += n;
+			const potted = r * z + Math.sqrt(1 - r * r) * normal(first![k]!);
+			const ready = (r / (1 + r)) * (z + potted) + Math.sqrt(1 - (2 * r * r) / (1 + r)) * normal(second![k]!);
+			points.push({ w: w / n, root, batch: { rooted: z, potted, ready }, year });
+		});
 	});
 	// Each year has its share of weight: where a window's opening decides, a year too much is a step of the odds.
 	let before = 0;

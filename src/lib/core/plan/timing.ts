@@ -121,21 +121,22 @@ function timesOf(way: ForecastOf['way']): Times {
 	};
 }
 
-/** Day on which a piece (by its place among all) has rooted, given that it will and had not by the last count. */
-function rootedOn(
-	f: ForecastOf,
-	r: NonNullable<Times['rooting']>,
-	c: StandingCohort,
-	root: number,
-	i: number,
-	year: Year
-): DayNumber {
+/** Of each piece (by its place among all) the day on which it has rooted, given that it will and had not by the last count. */
+function rootedOf(f: ForecastOf, t: Times, c: StandingCohort): (root: number, i: number, year: Year) => DayNumber {
+	const { rooting } = t;
+	if (c.stage !== 'unrooted' || !rooting) return () => c.since;
 	const since = f.rooting?.since ?? 0;
-	if (since === 0) return Math.max(c.since, f.clock.dayAt(r.days[i]!, 0, f.standing.struckOn, year));
-	const batch = LUCKS[root]!.z;
-	const before = shareBy(r.duration, since, batch);
-	const days = daysAt(r.duration, luckOf(batch, ownLuckAt(before + OWN_SHARES[i]! * (1 - before))));
-	return Math.max(c.since, f.clock.dayAt(Math.max(since, days), since, dayOfReading(f, since), year));
+	const { clock, today } = f;
+	const { struckOn } = f.standing;
+	const soonest = Math.max(today, c.since);
+	if (since === 0) return (_, i, year) => Math.max(soonest, clock.dayAt(rooting.days[i]!, 0, struckOn, year));
+	const from = dayOfReading(f, since);
+	const before = LUCKS.map(({ z }) => shareBy(rooting.duration, since, z));
+	return (root, i, year) => {
+		const share = before[root]! + OWN_SHARES[i]! * (1 - before[root]!);
+		const days = daysAt(rooting.duration, luckOf(LUCKS[root]!.z, ownLuckAt(share)));
+		return Math.max(soonest, clock.dayAt(Math.max(since, days), since, from, year));
+	};
 }
 
 const readings = new WeakMap<ForecastOf, DayNumber>();
@@ -151,39 +152,10 @@ function dayOfReading(f: ForecastOf, since: number): DayNumber {
 }
 
 /** End of a stage that begins on a day: what should have been done by today and was not is done today at the soonest. */
-function passed(today: DayNumber, stage: Timed | null, from: DayNumber, i: number, t: Timetable): DayNumber {
-	if (!stage) return from;
+function passed(today: DayNumber, stage: Timed, from: DayNumber, i: number, t: Timetable): DayNumber {
 	const days = stage.days[i]!;
-	const done = stage.always ? from + days : grownBy(t, from, days);
+	const done = stage.always ? from + days : t.base + t.dayOf[Math.min(t.days, t.grown[Math.min(t.days, from - t.base)]! + days)]!;
 	return done > today ? done : today;
-}
-
-/** The day on which so many days of growth are done; the table's last where it ends before. */
-function grownBy(t: Timetable, from: DayNumber, days: number): DayNumber {
-	const at = Math.min(t.days, from - t.base);
-	return t.base + t.dayOf[Math.min(t.days, t.grown[at]! + days)]!;
-}
-
-/** The way of one piece from where its cohort stands: the day it is planted; null if never. */
-function plantedOn(
-	f: ForecastOf,
-	t: Times,
-	c: StandingCohort,
-	root: number,
-	i: number,
-	year: Year,
-	table: Timetable
-): DayNumber | null {
-	let day = c.since;
-	if (c.stage === 'unrooted' && t.rooting) day = Math.max(f.today, rootedOn(f, t.rooting, c, root, i, year));
-	if (c.stage !== 'potted') {
-		// Those that have rooted and stand unpotted are potted from today on.
-		if (t.potted && day < f.today) day = f.today;
-		day = passed(f.today, t.potted, day, i, table);
-	}
-	day = Math.max(f.today, passed(f.today, t.ready, day, i, table)) - table.base;
-	const on = day >= table.days ? -1 : table.planted[day]!;
-	return on < 0 ? null : table.base + on;
 }
 
 /** Cohorts of one stage and one history are one: parts of a batch count as the batch that they were. */
@@ -203,16 +175,20 @@ export function prepare(asked: ForecastOf): Prepared {
 	const cohorts = f.standing.cohorts;
 	const groups = new Map<string, Group>();
 	const largest = largestOf(cohorts);
-	/** Weight by day of planting. */
-	const days = new Map<DayNumber, number>();
 	let inTime = 0;
 	let all = 0;
 	const left = f.rooting?.of(null).lucks;
 	const first = cohorts.reduce((day, c) => Math.min(day, c.since, c.aliveOn), Math.min(f.today, f.standing.struckOn));
 	const last = Math.max(f.today, f.standing.struckOn) + FURTHEST_DAYS;
-	const byWinters = new Int32Array(MOST_PARTS + 1);
 	const tables = f.years.map((year) => tableFor(year, first, last));
-	LUCK_POINTS.forEach((luck, k) => {
+	/** Weight by day of planting, from the first day on. */
+	const weights = new Float64Array(tables.reduce((n, t) => Math.max(n, t.base + t.days + 1 - first), 1));
+	const rooted = cohorts.map((c) => rootedOf(f, t, c));
+	const byWinters = new Int32Array(MOST_PARTS + 1);
+	const due = f.due ?? Infinity;
+	const { today } = f;
+	for (let k = 0; k < LUCK_POINTS.length; k++) {
+		const luck = LUCK_POINTS[k]!;
 		const at = Math.floor(luck.year * f.years.length);
 		const year = f.years[at]!;
 		const table = tables[at]!;
@@ -221,29 +197,37 @@ export function prepare(asked: ForecastOf): Prepared {
 		let key = '';
 		const classes = cohorts.map((c, j): Classes => {
 			byWinters.fill(0);
+			const { potted } = c.stage === 'potted' ? { potted: null } : t;
+			const behind = table.winters[c.aliveOn - table.base]!;
 			for (let i = k * PIECES; i < (k + 1) * PIECES; i++) {
-				const day = plantedOn(f, t, c, luck.root, i, year, table);
+				let day = rooted[j]!(luck.root, i, year);
+				// Those that have rooted and stand unpotted are potted from today on.
+				if (potted) day = passed(today, potted, Math.max(today, day), i, table);
+				if (t.ready) day = passed(today, t.ready, day, i, table);
+				day = Math.max(today, day) - table.base;
 				if (j === largest) all += w;
-				if (day === null) continue;
-				if (j === largest) days.set(day, (days.get(day) ?? 0) + w);
-				if (f.due !== null && day > f.due) continue;
+				const on = day >= table.days ? -1 : table.planted[day]!;
+				if (on < 0) continue;
+				if (j === largest) weights[on + table.base - first]! += w;
+				if (on + table.base > due) continue;
 				if (j === largest) inTime += w;
-				const crossed = table.winters[day - table.base]! - table.winters[c.aliveOn - table.base]!;
-				byWinters[t.winters ? Math.min(MOST_PARTS, Math.round(crossed * PARTS_OF_WINTER)) : 0]!++;
+				byWinters[t.winters ? Math.min(MOST_PARTS, Math.round((table.winters[on]! - behind) * PARTS_OF_WINTER)) : 0]!++;
 			}
 			const found: Class[] = [];
-			byWinters.forEach((pieces, winters) => {
-				if (pieces === 0) return;
+			for (let winters = 0; winters <= MOST_PARTS; winters++) {
+				const pieces = byWinters[winters]!;
+				if (pieces === 0) continue;
 				found.push({ winters, pieces });
 				key += `${winters}:${pieces} `;
-			});
+			}
 			key += '|';
 			return found;
 		});
 		let group = groups.get(key);
 		if (!group) groups.set(key, (group = { roots: new Float64Array(LUCKS.length), classes }));
 		group.roots[luck.root]! += luck.w;
-	});
+	}
+	const days: Days = { first, weights };
 	let usual: Walk | null | undefined;
 	const usually = () => (usual === undefined ? (usual = usualOf(f)) : usual);
 	return {
@@ -256,19 +240,31 @@ export function prepare(asked: ForecastOf): Prepared {
 	};
 }
 
-/** Weighted quantile of the days; null without any. */
-function dayAtShare(days: ReadonlyMap<DayNumber, number>, share: number): DayNumber | null {
-	const sorted = [...days].sort((a, b) => a[0] - b[0]);
-	const total = sorted.reduce((s, [, w]) => s + w, 0);
-	let sum = 0;
-	for (const [day, w] of sorted) if ((sum += w) >= share * total - 1e-12) return day;
-	return sorted.at(-1)?.[0] ?? null;
+/** Weight by day, from the first on. */
+interface Days {
+	first: DayNumber;
+	weights: Float64Array;
 }
 
-function datesOf(days: ReadonlyMap<DayNumber, number>, usual: Walk | null): Dates | null {
-	if (!usual || days.size === 0) return null;
+/** Weighted quantile of the days; null without any. */
+function dayAtShare({ first, weights }: Days, share: number): DayNumber | null {
+	const total = weights.reduce((s, w) => s + w, 0);
+	if (total <= 0) return null;
+	let sum = 0;
+	let last = 0;
+	for (let i = 0; i < weights.length; i++) {
+		if (weights[i] === 0) continue;
+		last = i;
+		if ((sum += weights[i]!) >= share * total - 1e-12) break;
+	}
+	return first + last;
+}
+
+function datesOf(days: Days, usual: Walk | null): Dates | null {
+	const quick = dayAtShare(days, 0.1);
+	if (!usual || quick === null) return null;
 	return {
-		quick: Math.min(dayAtShare(days, 0.1)!, usual.planted),
+		quick: Math.min(quick, usual.planted),
 		usual: usual.planted,
 		slow: Math.max(dayAtShare(days, 0.9)!, usual.planted)
 	};
