@@ -336,3 +336,44 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	expect(then.totals.cost).toBeGreaterThan(half + 0.5);
 	expect((await planOf(app.demo, '?spend=-3&off=2027-05-01~2026-01-01&off=x')).totals).toEqual(then.totals);
 });
+
+test('the seasons are grown while one looks on: stopped at any time, and grown again', async ({ app, page }) => {
+	test.setTimeout(240_000);
+	// Held up on the way: it is seen growing.
+	await page.route('**/plan/seasons*', (route) =>
+		route.fulfill({ contentType: 'text/event-stream', body: 'retry: 600000\nevent: grown\ndata: {"done":2300,"of":10000}\n\n' })
+	);
+	await open(page, app.demo, '?aim=few');
+	const seasons = page.getByRole('region', { name: 'As the seasons may go' });
+	await expect(seasons).toContainText('2,300 done');
+	await seasons.getByRole('button', { name: 'Stop' }).click();
+	await expect(seasons).toContainText('Stopped');
+	await page.unroute('**/plan/seasons*');
+	// Whoever leaves stops it where it is worked out; asked again it begins anew, and comes to its end.
+	const events = await page.evaluate(
+		(address) =>
+			new Promise<string[]>((done) => {
+				const heard: string[] = [];
+				const listen = (often: number) => {
+					const source = new EventSource(address);
+					source.addEventListener('grown', (e) => {
+						const { done: n } = JSON.parse(e.data as string) as { done: number };
+						if (often > 1 || n === 0) return;
+						heard.push('left');
+						source.close();
+						listen(2);
+					});
+					for (const name of ['told', 'sorry'])
+						source.addEventListener(name, (e) => {
+							source.close();
+							done([...heard, name, String((JSON.parse(e.data as string) as { seasons?: number }).seasons)]);
+						});
+				};
+				listen(1);
+			}),
+		`${app.demo}/plan/seasons?aim=few`
+	);
+	expect(events.slice(-2)).toEqual(['told', '10000']);
+	await seasons.getByRole('button', { name: 'Grow it again' }).click();
+	await expect(seasons).toContainText('Grown 10,000 times', { timeout: 60_000 });
+});

@@ -9,7 +9,8 @@ import { choiceKey } from './planAsked.js';
 import type { BindView } from './bindsView.js';
 import type { PlanAsked } from './jointSolved.js';
 import type { PlanView } from './jointView.js';
-import type { SimView } from './simView.js';
+import { DONE, STOP, watched } from './simView.js';
+import type { SimView, Watched } from './simView.js';
 
 const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };
 const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;
@@ -44,8 +45,49 @@ const lineOf = inLine();
 const helping = inLine();
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);
-export const simFor = (state: string, asked: PlanAsked): Promise<SimView> =>
-	seen.waited(keyOf(state, asked), () => planJob('planSim', asked));
+interface Growing {
+	watch: Watched;
+	waiting: number;
+	made: Promise<SimView>;
+}
+/** Under way: whoever asks meanwhile waits for the same, and when the last has gone it is stopped. */
+const growing = new Map<string, Growing>();
+
+export interface Seasons {
+	made: Promise<SimView>;
+	/** Seasons grown by now. */
+	done: () => number;
+	/** Whoever asked waits no longer. */
+	leave: () => void;
+}
+
+/** The plan grown through many seasons. */
+export function seasonsFor(state: string, asked: PlanAsked): Seasons {
+	const key = keyOf(state, asked);
+	const there = seen.get(key);
+	if (there) return { made: Promise.resolve(there), done: () => there.seasons, leave: () => undefined };
+	const one = growing.get(key) ?? begun(key, asked);
+	one.waiting++;
+	return {
+		made: one.made,
+		done: () => Atomics.load(one.watch, DONE),
+		leave: () => {
+			if (--one.waiting > 0) return;
+			Atomics.store(one.watch, STOP, 1);
+			if (growing.get(key) === one) growing.delete(key);
+		}
+	};
+}
+
+function begun(key: string, asked: PlanAsked): Growing {
+	const watch = watched();
+	const made = planJob('planSim', { ...asked, watch }).then((told) => seen.set(key, told));
+	const one: Growing = { watch, waiting: 0, made };
+	growing.set(key, one);
+	const over = () => growing.get(key) === one && growing.delete(key);
+	made.then(over, over);
+	return one;
+}
 
 /** What would help one want. One after the other, so that who changes the plan by hand meanwhile waits for one of them at most. */
 export const bindFor = async (state: string, asked: PlanAsked, want: string): Promise<BindView | null> =>

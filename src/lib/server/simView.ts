@@ -1,4 +1,5 @@
 /** The plan simulated: what stands when, how often a second strike would be needed and helps, what the weeks may ask for. */
+import { error } from '@sveltejs/kit';
 import { forecastOf, known } from './model.js';
 import type { Model } from './model.js';
 import { jointOf } from './jointSolved.js';
@@ -12,7 +13,12 @@ import { simulate, simulationOf, stagesFor } from '$lib/core/simulate/index.js';
 import type { Fan, Living, SimResult } from '$lib/core/simulate/index.js';
 
 /** Seasons that are grown: odds are told to half a point. */
-const SEASONS = 10_000;
+export const SEASONS = 10_000;
+
+/** What is shared with whoever waits, whatever thread grows them: seasons done, and whether it is to stop. */
+export type Watched = Int32Array<SharedArrayBuffer>;
+export const [DONE, STOP] = [0, 1] as const;
+export const watched = (): Watched => new Int32Array(new SharedArrayBuffer(8));
 
 export interface SimView {
 	seasons: number;
@@ -23,10 +29,12 @@ export interface SimView {
 	minutes: Fan[];
 	/** Share of seasons in which the fullest week asks for more than there is, and that week; null where none does. */
 	over: { from: string; share: number } | null;
-	limit: number;
+	/** Minutes a week; null where nobody has said. */
+	limit: number | null;
 }
 
-export async function simView(asked: PlanAsked): Promise<SimView> {
+/** @throws 503 when it was stopped */
+export async function simView({ watch, ...asked }: PlanAsked & { watch: Watched }): Promise<SimView> {
 	const { ask, solved } = await jointOf(asked);
 	const { m, request, snapshot, mine } = ask;
 	const parts = request.wants.map((w) => mine.get(w.id)!);
@@ -41,11 +49,21 @@ export async function simView(asked: PlanAsked): Promise<SimView> {
 		})
 	};
 	const sim = simulationOf(solved, living, SEASONS, request.seed);
-	const told = simulate(sim);
+	const told = simulate(sim, (done) => {
+		Atomics.store(watch, DONE, done);
+		return Atomics.load(watch, STOP) === 0;
+	});
+	if (told.seasons < SEASONS) error(503, { message: 'It was stopped.', code: 'plan.stopped' });
 	const worst = told.over.reduce((a, share, w) => (share > told.over[a]! ? w : a), 0);
 	const from = told.minutes.map((_, w) => isoOf(m.today + 7 * w));
 	return {
-		...{ seasons: told.seasons, from, stages: told.stages, minutes: told.minutes, limit: request.minutesPerWeek },
+		...{
+			seasons: told.seasons,
+			from,
+			stages: told.stages,
+			minutes: told.minutes,
+			limit: Number.isFinite(request.minutesPerWeek) ? request.minutesPerWeek : null
+		},
 		wants: told.wants.map((w, i) => ({
 			...{ id: request.wants[i]!.id, odds: w.odds, again: w.again, struckAgain: w.struckAgain, spare: w.spare }
 		})),

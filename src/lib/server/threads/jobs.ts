@@ -11,6 +11,7 @@ import { handView, planView } from '../jointView.js';
 import type { HandAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { simView } from '../simView.js';
+import type { Watched } from '../simView.js';
 import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
 import { fillOutline } from '$lib/core/ground/index.js';
@@ -50,7 +51,7 @@ export const JOBS = {
 	fill: async (q: FillRequest) => fillOutline(q),
 	plan: async (a: PlanAsked) => planView(a),
 	planHand: async (a: HandAsked) => handView(a),
-	planSim: async (a: PlanAsked) => simView(a),
+	planSim: async (a: PlanAsked & { watch: Watched }) => simView(a),
 	planBinds: async (a: PlanAsked & { want: string }) => bindsView(a),
 	bedSheet: async (sheet: BedSheet) => new Uint8Array(await bedSheetPdf(sheet)),
 	tickSheet: async (sheet: TickSheet) => new Uint8Array(await tickSheetPdf(sheet)),

@@ -4,7 +4,7 @@ import { doing } from '$lib/server/acts/doing.js';
 import { takeWhole } from '$lib/server/acts/plan.js';
 import { easeWant, growFirst } from '$lib/server/acts/want.js';
 import { aimOf } from '$lib/server/planAsked.js';
-import { bindFor, planFor, simFor } from '$lib/server/planKept.js';
+import { bindFor, planFor } from '$lib/server/planKept.js';
 import { view } from '$lib/server/threads/pool.js';
 
 /** What comes later comes as a value, a sentence where it does not come: the page is there already. */
@@ -23,8 +23,6 @@ export const load: PageServerLoad = async (event) => {
 	return {
 		...frame,
 		plan: later(plan),
-		// After the plan, for they begin from it.
-		sim: later(plan.then(() => simFor(frame.state, asked))),
 		// Each as it comes: the last of many takes a while.
 		binds: later(
 			plan.then((p) =>

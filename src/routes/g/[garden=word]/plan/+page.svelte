@@ -34,7 +34,6 @@
 			<Planned
 				plan={plan.value}
 				binds={data.binds}
-				sim={data.sim}
 				planned={data.planned}
 				garden={data.garden}
 				currency={data.garden.currency}

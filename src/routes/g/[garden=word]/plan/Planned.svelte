@@ -2,7 +2,6 @@
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
-	import Note from '$lib/ui/Note.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
@@ -10,9 +9,8 @@
 	import type { PlanView, Totals } from '$lib/server/jointView.js';
 	import Held from './Held.svelte';
 	import Lanes from './Lanes.svelte';
-	import type { SimView } from '$lib/server/simView.js';
 	import Loads from './Loads.svelte';
-	import Seasons from './Seasons.svelte';
+	import Growing from './Growing.svelte';
 	import ByHand from './ByHand.svelte';
 	import { Hand } from './hand.svelte.js';
 	import type { Binds } from './says.js';
@@ -23,14 +21,13 @@
 	interface Props {
 		plan: PlanView;
 		binds: Binds;
-		sim: Promise<{ value: SimView } | { sorry: string }>;
 		/** Batches that are planned and not struck. */
 		planned: number;
 		garden: { slug: string; today: string };
 		currency: string;
 		units: UnitChoice;
 	}
-	let { plan: made, binds, sim, planned, garden, currency, units }: Props = $props();
+	let { plan: made, binds, planned, garden, currency, units }: Props = $props();
 
 	const choice = $derived({ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way), off: made.off, spend: made.spend });
 	const hand = new Hand(
@@ -184,11 +181,7 @@
 
 <section class="mt-8" aria-labelledby="seasons">
 	<h2 id="seasons" class="border-b border-ink pb-1">As the seasons may go</h2>
-	{#await sim}
-		<p class="mt-2 text-faded" role="status">Growing it ten thousand times …</p>
-	{:then told}
-		{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>{:else}<Seasons sim={told.value} wants={plan.wants} />{/if}
-	{/await}
+	<Growing address="{base}/plan/seasons{aimQuery(choice)}" wants={plan.wants} />
 </section>
 
 <section class="mt-8" aria-labelledby="loads">

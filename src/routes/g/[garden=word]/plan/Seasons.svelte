@@ -59,7 +59,7 @@
 			Grown {sayNumber(sim.seasons)} times, each with its own weather and luck.
 			{#if sim.over}
 				In the week of {sayDate(sim.over.from)} it asks for more minutes than you give {sayOdds(sim.over.share)}.
-			{:else if Number.isFinite(sim.limit)}
+			{:else if sim.limit !== null}
 				No week asks for more minutes than you give, but for a chance in twenty.
 			{/if}
 		</p>
