@@ -106,7 +106,8 @@
 				</p>
 			{/if}
 			{#if data.want}<p class="mt-1">
-					Its want, {data.want.name} by {sayDate(data.want.due)}: <strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
+					Its want, {data.want.name} by {sayDate(data.want.due)}:
+					<strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
 				</p>{/if}
 			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}
 			{#if b.next}<p class="mt-1">{sayNext(b.next, data.way.pieces, data.garden.today)}</p>{/if}
