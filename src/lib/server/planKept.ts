@@ -9,8 +9,9 @@ import { choiceKey } from './planAsked.js';
 import type { BindView } from './bindsView.js';
 import type { PlanAsked } from './jointSolved.js';
 import type { PlanView } from './jointView.js';
-import { DONE, STOP, watched } from './simView.js';
-import type { SimView, Watched } from './simView.js';
+import type { SimView } from './simView.js';
+import { DONE, STOP, watched } from './watched.js';
+import type { Watched } from './watched.js';
 
 const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };
 const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;

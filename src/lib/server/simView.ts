@@ -5,20 +5,14 @@ import type { Model } from './model.js';
 import { jointOf } from './jointSolved.js';
 import type { PlanAsked } from './jointSolved.js';
 import { keepOf } from './wants.js';
+import { DONE, SEASONS, STOP } from './watched.js';
+import type { Watched } from './watched.js';
 import { isoOf } from '$lib/core/dates.js';
 import { inHand } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { summaryOf } from '$lib/core/odds/belief.js';
 import { simulate, simulationOf, stagesFor } from '$lib/core/simulate/index.js';
 import type { Fan, Living, SimResult } from '$lib/core/simulate/index.js';
-
-/** Seasons that are grown: odds are told to half a point. */
-export const SEASONS = 10_000;
-
-/** What is shared with whoever waits, whatever thread grows them: seasons done, and whether it is to stop. */
-export type Watched = Int32Array<SharedArrayBuffer>;
-export const [DONE, STOP] = [0, 1] as const;
-export const watched = (): Watched => new Int32Array(new SharedArrayBuffer(8));
 
 export interface SimView {
 	seasons: number;

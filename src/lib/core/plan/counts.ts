@@ -26,7 +26,7 @@ const COARSE_BINS = 24;
 const WHOLE = PARTS_OF_WINTER;
 
 /** One state of the batch's surroundings: for each cohort the share that is in time and through its winters. */
-interface Surroundings {
+export interface Surroundings {
 	/** Prior weight by luck with rooting, and of all. */
 	roots: Float64Array;
 	w: number;
@@ -43,19 +43,17 @@ function shareOf(classes: Classes, chance: number): number {
 /** Ends stay ends: certain is not nearly certain. */
 const binOf = (share: number, bins: number): number => (share >= 1 ? Infinity : share <= 0 ? -1 : Math.round(share * bins));
 
-/** Kept by the winter's chance: the same batch is summed over many means of its other stages. */
-const known = new WeakMap<Prepared, Map<string, Surroundings[]>>();
-const MOST_KNOWN = 8;
+/** By batch and the chance of its winter: while a batch is summed over many means of its other stages. */
+export type KnownStates = Map<Prepared, Map<string, Surroundings[]>>;
 
-function surroundings(p: Prepared, winter: Belief | null): Surroundings[] {
-	const key = winter ? `${winter.alpha} ${winter.beta} ${winter.rho} ${winter.passed} ${winter.failed}` : '';
+function surroundings(p: Prepared, winter: Belief | null, known?: KnownStates): Surroundings[] {
+	const work = () => withFrost(p, mixedWinters(p, winter));
+	if (!known) return work();
+	const key = winter ? `${winter.alpha} ${winter.beta}` : '';
 	let of = known.get(p);
 	if (!of) known.set(p, (of = new Map()));
 	let states = of.get(key);
-	if (!states) {
-		if (of.size >= MOST_KNOWN) of.clear();
-		of.set(key, (states = withFrost(p, mixedWinters(p, winter))));
-	}
+	if (!states) of.set(key, (states = work()));
 	return states;
 }
 
@@ -106,13 +104,18 @@ export const noWinters = (p: Prepared): boolean => p.groups.every((g) => g.class
 const LATER: readonly StageName[] = ['potted', 'wintered', 'ready', 'planted'];
 
 /** Distribution of how many are in the ground in the end (by the due day), at given odds. */
-export function countsOf(p: Prepared, odds: ReadonlyMap<StageName, Belief>, left: RootingLeft | null): Float64Array {
+export function countsOf(
+	p: Prepared,
+	odds: ReadonlyMap<StageName, Belief>,
+	left: RootingLeft | null,
+	known?: KnownStates
+): Float64Array {
 	const { cohorts, planted } = p.of.standing;
 	const all = cohorts.reduce((n, c) => n + c.count, 0);
 	if (all === 0) return certain(planted);
 	const winter = odds.get('wintered');
 	const whole = winter !== undefined && onlyWholeWinters(p);
-	const states = surroundings(p, winter && !whole && !noWinters(p) ? winter : null);
+	const states = surroundings(p, winter && !whole && !noWinters(p) ? winter : null, known);
 	const rules = new Map([...odds].map(([to, belief]) => [to, keptRule(ruleOf(belief, all))]));
 	const stage = (pmf: Float64Array, to: StageName) => {
 		const rule = rules.get(to);
@@ -217,7 +220,11 @@ export function gathered(atoms: readonly Atom[]): Atom[] {
 }
 
 /** The same when the way's means are given, and how well they explain what this batch showed (ln, up to a constant). */
-export function countsGiven(p: Prepared, means: ReadonlyMap<StageName, number>): { logEvidence: number; pmf: Float64Array } {
+export function countsGiven(
+	p: Prepared,
+	means: ReadonlyMap<StageName, number>,
+	known?: KnownStates
+): { logEvidence: number; pmf: Float64Array } {
 	let logEvidence = 0;
 	const odds = new Map<StageName, Belief>();
 	for (const [stage, belief] of p.of.odds) {
@@ -229,5 +236,5 @@ export function countsGiven(p: Prepared, means: ReadonlyMap<StageName, number>):
 	}
 	const left = p.of.rooting?.of(odds.get('rooted')!) ?? null;
 	if (left) logEvidence += Math.log(Math.max(1e-300, left.evidence));
-	return { logEvidence, pmf: countsOf(p, odds, left) };
+	return { logEvidence, pmf: countsOf(p, odds, left, known) };
 }

@@ -227,7 +227,7 @@ export function prepare(asked: ForecastOf): Prepared {
 		if (!group) groups.set(key, (group = { roots: new Float64Array(LUCKS.length), classes }));
 		group.roots[luck.root]! += luck.w;
 	}
-	const days: Days = { first, weights };
+	const days = daysOf(first, weights);
 	let usual: Walk | null | undefined;
 	const usually = () => (usual === undefined ? (usual = usualOf(f)) : usual);
 	return {
@@ -240,24 +240,24 @@ export function prepare(asked: ForecastOf): Prepared {
 	};
 }
 
-/** Weight by day, from the first on. */
+/** Days on which any are planted, in order, with their weight. */
 interface Days {
-	first: DayNumber;
-	weights: Float64Array;
+	on: Int32Array;
+	w: Float64Array;
+}
+
+function daysOf(first: DayNumber, weights: Float64Array): Days {
+	const at: number[] = [];
+	weights.forEach((w, i) => w > 0 && at.push(i));
+	return { on: Int32Array.from(at, (i) => first + i), w: Float64Array.from(at, (i) => weights[i]!) };
 }
 
 /** Weighted quantile of the days; null without any. */
-function dayAtShare({ first, weights }: Days, share: number): DayNumber | null {
-	const total = weights.reduce((s, w) => s + w, 0);
-	if (total <= 0) return null;
+function dayAtShare({ on, w }: Days, share: number): DayNumber | null {
+	const total = w.reduce((a, b) => a + b, 0);
 	let sum = 0;
-	let last = 0;
-	for (let i = 0; i < weights.length; i++) {
-		if (weights[i] === 0) continue;
-		last = i;
-		if ((sum += weights[i]!) >= share * total - 1e-12) break;
-	}
-	return first + last;
+	for (let i = 0; i < on.length; i++) if ((sum += w[i]!) >= share * total - 1e-12) return on[i]!;
+	return on.at(-1) ?? null;
 }
 
 function datesOf(days: Days, usual: Walk | null): Dates | null {

@@ -9,6 +9,7 @@ import type { Quantiles } from '../odds/strike.js';
 import { sumOf } from '../odds/sum.js';
 import type { StageName } from '../handbook/schema.js';
 import { countsGiven, countsOf } from './counts.js';
+import type { KnownStates } from './counts.js';
 import type { Prepared } from './timing.js';
 
 export interface WantOdds {
@@ -55,13 +56,14 @@ const logDensity = (mu: number, { alpha, beta }: Beta): number => (alpha - 1) * 
 /** Several batches of one way: their counts are independent only when the means are given. */
 function together(batches: readonly WantBatch[], finer: number): Float64Array {
 	const { means: prior, likely } = batches[0]!;
+	const known: KnownStates = new Map();
 	const told = combinations(likely, finer).map(({ w, means }) => {
 		// The nodes lie as the likely means do: what that differs from the prior is made good by weight.
 		let log = Math.log(w);
 		for (const [s, mu] of means) log += logDensity(mu, prior.get(s)!) - logDensity(mu, likely.get(s)!);
 		let pmf = certain(0);
 		for (const b of batches) {
-			const given = countsGiven(b.prepared, means);
+			const given = countsGiven(b.prepared, means, known);
 			log += given.logEvidence;
 			pmf = sumOf(pmf, given.pmf);
 		}

@@ -11,7 +11,7 @@ import { handView, planView } from '../jointView.js';
 import type { HandAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { simView } from '../simView.js';
-import type { Watched } from '../simView.js';
+import type { Watched } from '../watched.js';
 import { solver } from '../solver.js';
 import { importRecord, importSchema } from '../weather.js';
 import { fillOutline } from '$lib/core/ground/index.js';

@@ -2,8 +2,8 @@ import type { RequestHandler } from './$types';
 import { isHttpError } from '@sveltejs/kit';
 import { aimOf } from '$lib/server/planAsked.js';
 import { seasonsFor } from '$lib/server/planKept.js';
-import { SEASONS } from '$lib/server/simView.js';
 import { view } from '$lib/server/threads/pool.js';
+import { SEASONS } from '$lib/server/watched.js';
 
 /** How often whoever waits is told how far it is. */
 const TOLD_MS = 150;
