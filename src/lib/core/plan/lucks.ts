@@ -5,6 +5,7 @@
  * batch's looks are weighed on, so that what they taught is used as it stands.
  */
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
+import { evened } from '../evened.js';
 import type { StageName } from '../handbook/schema.js';
 import { daysAt, durationOf, luckOf, ownLuckAt, STAGE_CORRELATION } from '../odds/durations.js';
 import type { ThreeDays } from '../odds/durations.js';
@@ -36,10 +37,6 @@ const STEPS = [0.8191725133961645, 0.6710436067037893, 0.5497004779019703] as co
 const fraction = (x: number) => x - Math.floor(x);
 const point = (i: number) => STEPS.map((s) => fraction(0.5 + (i + 1) * s)) as [number, number, number];
 const normal = (u: number) => normalQuantile(Math.min(0.9995, Math.max(0.0005, u)), 0, 1);
-
-/** The same order, at even steps: few points of the lattice lean to one side. */
-const evened = (shares: readonly number[]): number[] =>
-	shares.map((x) => (shares.filter((y) => y < x).length + 0.5) / shares.length);
 
 export const LUCK_POINTS: readonly Luck[] = (() => {
 	const points: Luck[] = [];

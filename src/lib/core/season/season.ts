@@ -7,6 +7,7 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { dayInYear, wrapDoy, yearOf } from '../dates.js';
 import type { DayNumber } from '../dates.js';
+import { evened } from '../evened.js';
 import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
 import { standstillsOf } from './growth.js';
@@ -126,10 +127,9 @@ export function chanceSeasons(c: Climate, count = 31): Season[] {
 	if (!c.lastFrost || !c.firstFrost) return [seasonOfClimate(c)];
 	const { lastFrost, firstFrost } = c;
 	// Each date's quantiles are even by themselves, too: few points of the square lean to one side of them.
-	const lucks = R2.map((step) => {
-		const shares = Array.from({ length: count }, (_, i) => fraction(0.5 + (i + 1) * step));
-		return shares.map((x) => normalQuantile((shares.filter((y) => y < x).length + 0.5) / count, 0, 1));
-	});
+	const lucks = R2.map((step) =>
+		evened(Array.from({ length: count }, (_, i) => fraction(0.5 + (i + 1) * step))).map((u) => normalQuantile(u, 0, 1))
+	);
 	return Array.from({ length: count }, (_, i) => {
 		const z = lucks.map((l) => l[i]!);
 		const moved = (f: { doy: number; sd: number }, by: number) => ({ ...f, doy: wrapDoy(f.doy + f.sd * by) });

@@ -9,11 +9,10 @@ import type { StageName } from '../handbook/schema.js';
 import { BATCH_SHARE, daysAt, durationOf, STAGE_CORRELATION } from '../odds/durations.js';
 import type { Duration } from '../odds/durations.js';
 import { chanceTable, ownTable } from '../joint/sample.js';
+import { TIMED } from '../plan/lucks.js';
 import type { Timetable } from '../plan/timetable.js';
 import type { Fan, SimBatch, SimRequest, SimResult, SimStage } from './types.js';
 
-const TIMED: readonly StageName[] = ['rooted', 'potted', 'ready'];
-const ORDER = TIMED;
 const FAILS = ['rooted', 'potted', 'ready', 'wintered', 'planted', 'late'] as const;
 const [WINTERED, PLANTED, LATE] = [3, 4, 5];
 const ALL = Math.sqrt(STAGE_CORRELATION);
@@ -40,7 +39,7 @@ interface Timed {
 	pace: number;
 	fails: number;
 	rooting: boolean;
-	/** Place among ORDER: what pieces on their way to it are counted under. */
+	/** Place among TIMED: what pieces on their way to it are counted under. */
 	at: number;
 }
 interface Batch {
@@ -73,7 +72,7 @@ class Season {
 	) {
 		this.normals = Float64Array.from({ length: NORMALS }, randomNormal.source(random)());
 		this.own = ownTable(r.rho);
-		this.change = ORDER.map(() => new Int32Array(r.weeks + 1));
+		this.change = TIMED.map(() => new Int32Array(r.weeks + 1));
 		this.asks = new Float64Array(r.weeks + 1);
 		this.care = new Float64Array(r.weeks + 1);
 	}
@@ -190,7 +189,7 @@ export function simulate(r: SimRequest, goOn: (done: number) => boolean = () => 
 	const dice = randomLcg(((r.seed * 0.414_213_562_373) % 1) + 1e-9);
 	const batches = r.batches.map(prepared);
 	const { weeks, seasons } = r;
-	const counts = ORDER.map(() => new Uint16Array(weeks * seasons));
+	const counts = TIMED.map(() => new Uint16Array(weeks * seasons));
 	const minutes = new Float32Array(weeks * seasons);
 	const stand = r.wants.map(() => new Uint16Array(seasons));
 	const met = new Int32Array(r.wants.length);
@@ -239,7 +238,7 @@ export function simulate(r: SimRequest, goOn: (done: number) => boolean = () => 
 		r.wants.forEach((w, i) => {
 			if (again[i]! >= w.target) metAgain[i]!++;
 		});
-		ORDER.forEach((_, k) => {
+		TIMED.forEach((_, k) => {
 			let n = 0;
 			const change = season.change[k]!;
 			const column = counts[k]!;
@@ -304,15 +303,15 @@ function prepared(of: SimBatch): Batch {
 	const planted = of.stages.find((s) => s.to === 'planted');
 	const winter = of.stages.find((s) => s.to === 'wintered');
 	const timed = of.stages
-		.filter((s) => TIMED.includes(s.to))
+		.filter((s) => TIMED.some((to) => to === s.to))
 		.map((stage) => ({
 			stage,
 			chance: chanceOf(of, stage),
 			days: daysOf(durationOf(stage.days)),
-			pace: TIMED.indexOf(stage.to),
+			pace: TIMED.findIndex((to) => to === stage.to),
 			fails: FAILS.indexOf(stage.to),
 			rooting: stage.to === 'rooted',
-			at: ORDER.indexOf(stage.to)
+			at: TIMED.findIndex((to) => to === stage.to)
 		}));
 	const rest = of.stages.filter((s) => s.to !== 'rooted');
 	return {
