@@ -5,7 +5,6 @@
  */
 import { randomLcg, randomNormal } from 'd3-random';
 import type { DayNumber } from '../dates.js';
-import type { StageName } from '../handbook/schema.js';
 import { BATCH_SHARE, daysAt, durationOf, STAGE_CORRELATION } from '../odds/durations.js';
 import type { Duration } from '../odds/durations.js';
 import { chanceTable, ownTable } from '../joint/sample.js';
