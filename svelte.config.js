@@ -6,6 +6,8 @@ const config = {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter({ out: 'build' }),
+		// Flowbite's contexts are not among its exports (see routes/+layout.svelte).
+		alias: { $flowbite: 'node_modules/flowbite-svelte/dist' },
 		// The origin of writes is checked in hooks.server.ts, by the host that was asked.
 		csrf: { trustedOrigins: ['*'] },
 		csp: {

@@ -1,5 +1,5 @@
 /** Takes one picture of each main view from the sample garden, into docs/screenshots/; of those named alone, if any are. */
-import { chromium } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfStale } from './build.js';
@@ -19,6 +19,8 @@ interface Shot {
 	then?: string;
 	/** Name of a button to press before the picture. */
 	press?: string;
+	/** Text that goes away once all of it is there. */
+	until?: string;
 	whole?: boolean;
 	/** By night. */
 	dark?: boolean;
@@ -40,7 +42,7 @@ const SHOTS: Shot[] = [
 	{ name: 'shelter', path: 'shelter', whole: true },
 	{ name: 'ground', path: 'ground', follow: 'Path edge', whole: true },
 	{ name: 'mix', path: 'mix?kind=box&way=semi-ripe&n=120' },
-	{ name: 'plan', path: 'plan', whole: true },
+	{ name: 'plan', path: 'plan', until: 'Trying what would help …', whole: true },
 	{ name: 'ledger', path: 'ledger' },
 	{ name: 'handbook-kind', path: 'handbook/lavender' },
 	{ name: 'first-run', path: '../../new' }
@@ -54,6 +56,10 @@ const asked = process.argv.slice(2);
 for (const shot of SHOTS.filter((s) => asked.length === 0 || asked.includes(s.name))) {
 	const page = await browser.newPage({ viewport: shot.size ?? WIDE, locale: 'en-GB', colorScheme: shot.dark ? 'dark' : 'light' });
 	await page.goto(`${app.url}/g/three-alders/${shot.path}`, { timeout: 90_000 });
+	if (shot.until) {
+		await page.getByText(shot.until).first().waitFor({ timeout: 90_000 });
+		await expect(page.getByText(shot.until)).toHaveCount(0, { timeout: 90_000 });
+	}
 	await page.waitForLoadState('networkidle');
 	if (shot.follow) {
 		await page.locator('main a', { hasText: shot.follow }).first().click();

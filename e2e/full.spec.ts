@@ -37,7 +37,7 @@ test('three hundred batches: lists in parts, work on many in one tap, and told w
 	await other.waitForLoadState('networkidle');
 	const large = (p: typeof page) =>
 		p
-			.locator('main ol > li > ul > li')
+			.locator('main ol > li ul > li')
 			.filter({ has: p.locator('form[action="?/done"] input[name="many"]') })
 			.first();
 	const title = (await large(page).locator('p').first().innerText()).trim();

@@ -13,7 +13,35 @@ const planOf = async (base: string, query = ''): Promise<PlanView> =>
 const open = async (page: Page, base: string, query = '') => {
 	await page.goto(`${base}/plan${query}`);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/as surely as you ask/, { timeout: 80_000 });
+	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 80_000 });
 };
+const LOOKING = 'A better one is still being looked for';
+
+/** What a listener hears that leaves at the first event of a name and comes back: names in order, and what is told in the end. */
+const heardOf = (page: Page, address: string, leavesAt: string): Promise<{ names: string[]; told: Record<string, unknown> }> =>
+	page.evaluate(
+		([from, leaves]) =>
+			new Promise((done) => {
+				const names: string[] = [];
+				const listen = (back: boolean) => {
+					const source = new EventSource(from);
+					source.addEventListener(leaves, () => {
+						names.push(leaves);
+						if (back) return;
+						names.push('left');
+						source.close();
+						listen(true);
+					});
+					for (const name of ['told', 'sorry'])
+						source.addEventListener(name, (e) => {
+							source.close();
+							done({ names: [...names, name], told: JSON.parse((e as MessageEvent<string>).data) as Record<string, unknown> });
+						});
+				};
+				listen(false);
+			}),
+		[address, leavesAt] as const
+	);
 
 test('a plan is made, says what holds the rest back, is taken and undone; Wants tells the same odds', async ({ app, page }) => {
 	test.setTimeout(240_000);
@@ -308,10 +336,24 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	if (met.batches.length === 0)
 		await expect(page.locator('main')).toContainText(`${says}${sayOddsAsked(met.instead!.odds, met.confidence)}`);
 
+	// A place kept free: nothing new stands there, and what stood there before takes no room of another.
+	const stands = (p: PlanView, name: string) =>
+		p.wants.flatMap((w) => w.batches).flatMap((b) => b.stages.filter((s) => s.place === name)).length;
+	const room = then.rooms.find((r) => stands(then, r.name) > 0)!;
+	await open(page, app.demo);
+	await page.getByText('Days or places to keep free, or money to keep to').click();
+	await page.getByLabel('A place to keep free').selectOption(room.id);
+	await page.getByRole('button', { name: 'Keep it free' }).click();
+	await expect(page.getByText(`Kept free: ${room.name}.`)).toBeVisible({ timeout: 80_000 });
+	const bare = await planOf(app.demo, `?free=${room.id}`);
+	expect(stands(bare, room.name)).toBe(0);
+	// What can stand nowhere else is not planned then; no want is the better for it.
+	expect(bare.met).toBeLessThanOrEqual(then.met);
+
 	// Days kept free.
 	const first = then.moves[0]!;
 	await open(page, app.demo);
-	const limits = page.getByText('Days to keep free, or money to keep to');
+	const limits = page.getByText('Days or places to keep free, or money to keep to');
 	await limits.click();
 	await page.getByLabel('Nothing is struck from').fill(first.on);
 	await page.getByLabel('to', { exact: true }).fill('2020-01-01');
@@ -340,6 +382,52 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	expect((await planOf(app.demo, '?spend=-3&off=2027-05-01~2026-01-01&off=x')).totals).toEqual(then.totals);
 });
 
+test('a first plan is shown while a better one is looked for: kept as it is, or looked on for; whoever leaves stops the search', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(240_000);
+	const best = await planOf(app.demo, '?off=2026-10-01~2026-10-02');
+	// Held up on the way: it is seen looking. The page has its first words at once, whatever is still being worked out.
+	const first = { ...best, says: 'First of all, some can be met as surely as you ask.' };
+	const address = '**/plan/search*';
+	await page.route(address, (route) => route.fulfill({ contentType: 'text/event-stream', body: 'retry: 600000\n\n' }));
+	const query = '?off=2026-10-02~2026-10-03';
+	await page.goto(`${app.demo}/plan${query}`);
+	const heading = page.getByRole('heading', { level: 1 });
+	await expect(heading).toHaveText(/^Working out a plan/);
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('button', { name: 'Stop' }).click();
+	await expect(page.getByText('You stopped before a first plan was found.')).toBeVisible();
+	await page.unroute(address);
+	await page.route(address, (route) =>
+		route.fulfill({
+			contentType: 'text/event-stream',
+			body: `retry: 600000\nevent: first\ndata: ${JSON.stringify(first)}\n\n`
+		})
+	);
+	await page.getByRole('button', { name: 'Work out a plan' }).click();
+	await expect(heading).toHaveText(first.says);
+	await expect(page.getByText(LOOKING)).toBeVisible();
+	// What is grown and printed is of the best alone.
+	await expect(page.getByRole('region', { name: 'As the seasons may go' })).toHaveCount(0);
+	await expect(page.getByRole('link', { name: /The plan on paper/ })).toHaveCount(0);
+	await page.getByRole('button', { name: 'Keep this one' }).click();
+	await expect(page.getByText('You stopped at the first plan that was found.', { exact: false })).toBeVisible();
+	await expect(heading).toHaveText(first.says);
+	await expect(page.getByText('Trying what would help …')).toHaveCount(0);
+	await page.unroute(address);
+	await page.getByRole('button', { name: 'Look for a better one' }).click();
+	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 80_000 });
+	await expect(heading).toHaveText((await planOf(app.demo, query)).says);
+	await expect(page.getByRole('region', { name: 'As the seasons may go' })).toBeVisible();
+	// A search that was left is stopped; asked again it comes to the plan that it would have come to.
+	const other = '?off=2026-10-03~2026-10-04';
+	const heard = await heardOf(page, `${app.demo}/plan/search${other}`, 'first');
+	expect(heard.names.slice(0, 2)).toEqual(['first', 'left']);
+	expect([heard.names.at(-1), heard.told.says]).toEqual(['told', (await planOf(app.demo, other)).says]);
+});
+
 test('the seasons are grown while one looks on: stopped at any time, and grown again', async ({ app, page }) => {
 	test.setTimeout(240_000);
 	// Held up on the way: it is seen growing.
@@ -353,30 +441,9 @@ test('the seasons are grown while one looks on: stopped at any time, and grown a
 	await expect(seasons).toContainText('Stopped');
 	await page.unroute('**/plan/seasons*');
 	// Whoever leaves stops it where it is worked out; asked again it begins anew, and comes to its end.
-	const events = await page.evaluate(
-		(address) =>
-			new Promise<string[]>((done) => {
-				const heard: string[] = [];
-				const listen = (often: number) => {
-					const source = new EventSource(address);
-					source.addEventListener('grown', (e) => {
-						const { done: n } = JSON.parse(e.data as string) as { done: number };
-						if (often > 1 || n === 0) return;
-						heard.push('left');
-						source.close();
-						listen(2);
-					});
-					for (const name of ['told', 'sorry'])
-						source.addEventListener(name, (e) => {
-							source.close();
-							done([...heard, name, String((JSON.parse(e.data as string) as { seasons?: number }).seasons)]);
-						});
-				};
-				listen(1);
-			}),
-		`${app.demo}/plan/seasons?aim=few`
-	);
-	expect(events.slice(-2)).toEqual(['told', '10000']);
+	const events = await heardOf(page, `${app.demo}/plan/seasons?aim=few`, 'grown');
+	expect(events.names[1]).toBe('left');
+	expect([events.names.at(-1), events.told.seasons]).toEqual(['told', 10_000]);
 	await seasons.getByRole('button', { name: 'Grow it again' }).click();
 	await expect(seasons).toContainText('Grown 10,000 times', { timeout: 60_000 });
 });

@@ -4,9 +4,15 @@
 	import '../app.css';
 	import { navigating } from '$app/state';
 	import ThemeProvider from 'flowbite-svelte/ThemeProvider.svelte';
+	import { onMount } from 'svelte';
 	import type { Snippet } from 'svelte';
+	import { cameAlive } from '$lib/ui/island.js';
+	import { setButtonGroupContext } from '$flowbite/context.js';
 	import { theme } from '$lib/ui/theme.js';
 	let { children }: { children: Snippet } = $props();
+	// Every button asks whether it is in a group, and where nothing answers an error is made and caught: 3 ms each.
+	setButtonGroupContext(undefined as never);
+	onMount(cameAlive);
 </script>
 
 <!-- A page that takes its time shows that it is coming. -->

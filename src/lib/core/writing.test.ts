@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
-import { sayDate } from './dates.js';
-import { sayMoney, sayNumber } from './numbers.js';
+import { isoOf, sayDate } from './dates.js';
+import { sayCost, sayMoney, sayNumber } from './numbers.js';
 import { readDay } from './readDay.js';
 import { DAY_WRITINGS, NUMBER_WRITINGS, PLAIN, plainly, writtenAs } from './writing.js';
 import type { Writing } from './writing.js';
@@ -28,8 +29,40 @@ describe('dates and numbers', () => {
 		]);
 		as({});
 		expect([12, 270.4, 0, 1234].map((n) => sayMoney(n, 'EUR'))).toEqual(['€12', '€270', '€0', '€1,234']);
+		expect([0, 0.3, 0.7, 3.2, 4.9, 11.15, 480.4].map((n) => sayCost(n, 'EUR'))).toEqual([
+			...['next to nothing', 'next to nothing', 'about €0.50', 'about €3', 'about €5', 'about €11', 'about €480']
+		]);
 		expect([0, 0.04, 2, 2.25].map((n) => sayNumber(n, 1))).toEqual(['0', '0', '2', '2.3']);
 		expect(sayNumber(2, 1, true)).toBe('2.0');
+	});
+
+	// ECMA-402, as the engine that runs the tests has it, is what people know from everything else on their device.
+	it('are as ECMA-402 writes them in languages that write so', () => {
+		const numbers = { point: 'en', comma: 'de', space: 'fr' } as const;
+		const days = { 'day-first': 'en-GB', 'month-first': 'en-US', dots: 'de-DE', iso: 'sv-SE' } as const;
+		fc.assert(
+			fc.property(
+				fc.double({ min: -1e9, max: 1e9, noNaN: true }),
+				fc.integer({ min: 0, max: 3 }),
+				fc.boolean(),
+				fc.constantFrom(...NUMBER_WRITINGS),
+				(n, digits, always, writing) => {
+					as({ numbers: writing });
+					const least = always ? digits : 0;
+					const how = { maximumFractionDigits: digits, minimumFractionDigits: least, signDisplay: 'negative' } as const;
+					expect(sayNumber(n, digits, always)).toBe(n.toLocaleString(numbers[writing], how).replace('-', '−'));
+				}
+			)
+		);
+		fc.assert(
+			fc.property(fc.integer({ min: -20_000, max: 80_000 }), fc.constantFrom(...DAY_WRITINGS), (day, writing) => {
+				as({ days: writing });
+				const month = { 'day-first': 'short', 'month-first': 'short', dots: 'numeric', iso: '2-digit' }[writing] as 'short';
+				const how = { day: writing === 'iso' ? '2-digit' : 'numeric', month, year: 'numeric', timeZone: 'UTC' } as const;
+				const theirs = new Date(day * 86_400_000).toLocaleDateString(days[writing], how);
+				expect(sayDate(isoOf(day))).toBe(theirs.replace('Sept', 'Sep'));
+			})
+		);
 	});
 
 	it('are stored in one hand, and a reader’s comes back after it, also when the work fails', () => {

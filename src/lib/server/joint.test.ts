@@ -1,10 +1,26 @@
 /** The plan of all wants where little or nothing can be, with what a person rules out, and with what would help. */
 import { describe, expect, it } from 'vitest';
-import { JOINT, bindsOf, byHand, carrying, clashesOf, holds, prepareJoint, solveJoint, tell } from '$lib/core/joint/index.js';
-import type { JointRequest, Pattern } from '$lib/core/joint/index.js';
+import {
+	JOINT,
+	beginJoint,
+	bindsOf,
+	byHand,
+	carrying,
+	clashesOf,
+	costOf,
+	finishJoint,
+	holds,
+	prepareJoint,
+	solveJoint,
+	tell,
+	toldOf
+} from '$lib/core/joint/index.js';
+import type { JointRequest, Pattern, Solved } from '$lib/core/joint/index.js';
 import { dayNumber } from '$lib/core/dates.js';
+import type { StageNeed } from '$lib/core/plan/effort.js';
 import { north, tropics } from '../../testing/climates.js';
 import { kind } from '../../testing/handbook.js';
+import { exactly } from './solver.js';
 import { alsoDoing, exactOf, jointOf, sourceOf, wantOf } from '../../testing/joint.js';
 
 const today = dayNumber('2027-03-20');
@@ -29,6 +45,32 @@ describe('gardens that can carry little', () => {
 			expect(s.chosen.every((x) => x.parts.length === 0)).toBe(true);
 			expect(tell(s.p, s).wants).toHaveLength(r.wants.length);
 		}
+	});
+
+	it('is stopped between any two steps, and comes to the same plan when it is asked again', async () => {
+		const r = asked({
+			wants: [want({ id: 'a', target: 30 }), want({ id: 'b', target: 30 }), want({ id: 'c', target: 200 })],
+			sources: [sourceOf('s', lavender, 2)]
+		});
+		const solvers = await exactly();
+		const told = (s: Solved) => s.chosen.map((x) => x.key);
+		const whole = told(solveJoint(r, solvers, exactOf(r)));
+		const begun = beginJoint(r, exactOf(r));
+		const first = toldOf(begun, begun.found);
+		expect(holds({ pools: first.p.pools, limits: first.p.rows.limits }, first.chosen)).toBe(true);
+		let steps = 0;
+		for (let most = 0; ; most++) {
+			steps = 0;
+			const found = finishJoint(begun, solvers, () => ++steps > most);
+			if (found) {
+				expect(told(found)).toEqual(whole);
+				break;
+			}
+		}
+		expect(steps).toBeGreaterThan(3);
+		expect(toldOf(begun, begun.found)).toEqual(first);
+		// The best is no dearer than the first, by the sample that both were found on.
+		expect(costOf(solveJoint(r, solvers, () => 1).chosen)).toBeLessThanOrEqual(costOf(first.chosen) + 1e-9);
 	});
 
 	it('promises what was asked where it can, and says by how much it falls short where not', () => {
@@ -133,6 +175,42 @@ describe('gardens that can carry little', () => {
 		expect(without.chosen[0]!.parts.every((x) => x.c.way.id !== c.way.id)).toBe(true);
 		const later = solved(asked({ rules: { notIn: [{ from: today, to: c.on + 20 }] } }));
 		expect(later.chosen[0]!.parts.every((x) => x.c.on > c.on + 20)).toBe(true);
+	});
+
+	it('keeps a place free: nothing new stands there, and what does takes no room of the others', () => {
+		const rooms = [
+			{ id: 'sill', kind: 'sill', cm2: 6_000 },
+			{ id: 'frame', kind: 'frame', cm2: null },
+			{ id: 'bench', kind: 'bench', cm2: 9_000 }
+		];
+		const standsIn = (r: JointRequest) => {
+			const s = solved(r);
+			return new Set(tell(s.p, s).wants.flatMap((w) => w.batches.flatMap((b) => b.rooms)));
+		};
+		const freed = (...notPlaces: string[]) => asked({ rooms, rules: { notPlaces } });
+		// A frame of which nobody said how large it is has room for all; kept free it has none.
+		expect(standsIn(freed('frame')).has('frame')).toBe(false);
+		expect(standsIn(freed('frame')).size).toBeGreaterThan(0);
+		expect(standsIn(freed('frame', 'bench')).has('bench')).toBe(false);
+		const none = solved(freed('frame', 'bench', 'sill'));
+		const stood = tell(none.p, none).loads.filter((l) => l.of !== 'minutes');
+		expect(stood.length).toBeGreaterThan(0);
+		expect(Math.max(...stood.flatMap((l) => l.weeks.map((w) => w.plan)))).toBe(0);
+		// Most of the bench is full of what grows already: with it kept free the others are as they were.
+		const need: StageNeed = {
+			...{ to: 'rooted', from: today, until: today + 300, entering: 40, container: 'tray', containers: 2 },
+			...{ areaCm2: 8_000, open: false, litres: 0, minutes: 0, handling: 0, minutesPerWeek: 0 }
+		};
+		const busy = [{ kindId: 'lavender', roomId: 'bench', grows: 'season' as const, struck: false, need }];
+		// By the places that share the room, week by week; what stands somewhere makes that place a row of its own.
+		const limits = (r: JointRequest) => {
+			const { rows } = prepareJoint(r);
+			return rows.sets.map((set, i) => [set, [...rows.limits.slice(rows.roomRow(i, 0), rows.roomRow(i, rows.weeks))]]);
+		};
+		const [full, bare] = [limits({ ...freed('bench', 'frame'), busy }), limits(freed('bench', 'frame'))];
+		expect(bare.length).toBeGreaterThan(0);
+		expect(full).toEqual(expect.arrayContaining(bare));
+		expect(limits({ ...freed('frame'), busy })).not.toEqual(expect.arrayContaining(limits(freed('frame'))));
 	});
 });
 

@@ -1,17 +1,15 @@
 /** The choice among patterns: against every choice tried, against a second solver, and a problem of the literature. */
 import GLPK from 'glpk.js/node';
 import { describe, expect, it } from 'vitest';
-import { relaxer, solver } from './solver.js';
+import { exactly } from './solver.js';
 import { Choice } from '$lib/core/joint/descend.js';
 import { master } from '$lib/core/joint/master.js';
 import { choose, costOf, holds, prepareJoint } from '$lib/core/joint/index.js';
-import type { JointRequest, Prepared, Solvers } from '$lib/core/joint/index.js';
+import type { JointRequest, Prepared } from '$lib/core/joint/index.js';
 import type { Programme } from '$lib/core/solve/programme.js';
 import { dice } from '../../testing/growIt.js';
 import { allKinds } from '../../testing/handbook.js';
 import { inventGarden } from '../../testing/joint.js';
-
-const exactly = async (): Promise<Solvers> => ({ whole: await solver({ seconds: 20, gap: 0 }), relaxed: await relaxer() });
 
 /** TINY_GARDENS=300 tries three times as many: some 80 s. */
 const TINY = Number(process.env.TINY_GARDENS ?? 100);

@@ -1,4 +1,5 @@
 /** The plan of all wants worked out, and kept for what is asked of it afterwards: changed by hand, what would help, the seasons as they may go. */
+import { error } from '@sveltejs/kit';
 import { v5 as uuidv5 } from 'uuid';
 import type { Garden } from './context.js';
 import { gardenOr404 } from './forms.js';
@@ -14,8 +15,8 @@ import { wantParts } from './wantParts.js';
 import type * as state from './store/state.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
-import { solveJoint } from '$lib/core/joint/index.js';
-import type { Coming, Exact, JointWant, Part, Pattern, Rules, Solved } from '$lib/core/joint/index.js';
+import { beginJoint, finishJoint, toldOf } from '$lib/core/joint/index.js';
+import type { Begun, Coming, Exact, JointWant, Part, Pattern, Rules, Solved } from '$lib/core/joint/index.js';
 import { blankBatch } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { atLeast } from '$lib/core/odds/strike.js';
@@ -24,12 +25,13 @@ import { wantOdds } from '$lib/core/plan/wantOdds.js';
 export interface PlanAsked extends PlanChoice {
 	slug: string;
 }
-export const rulesOf = ({ not, off, spend }: PlanChoice): Rules => ({
+export const rulesOf = ({ not, off, free, spend }: PlanChoice): Rules => ({
 	notWays: not.map((x) => x.replace('~', ' ')),
 	notIn: off.map((x) => {
 		const [from, to] = x.split('~') as [string, string];
 		return { from: dayNumber(from), to: dayNumber(to) };
 	}),
+	notPlaces: free,
 	spend: spend ?? undefined
 });
 
@@ -53,15 +55,40 @@ export interface Joint {
 	coming: () => Coming[];
 }
 
-export async function jointOf({ slug, ...choice }: PlanAsked): Promise<Joint> {
-	const garden = await gardenOr404(slug);
-	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	return joints.waited(`${stateOf(m, snapshot)} ${choiceKey(choice)}`, () => solved(garden, choice));
+/** A plan under way: begun, and finished once somebody has waited for the end. */
+interface Working extends Pick<Joint, 'ask' | 'stands' | 'exact' | 'already'> {
+	begun: Begun;
+	solved: Solved | null;
 }
 /** The last few, for what is asked about a plan after it was made. */
-const joints = new Kept<Joint>(64, ({ solved: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
+const workings = new Kept<Working>(64, ({ begun: { p } }) => 2e6 + p.candidates.reduce((n, list) => n + list.length, 0) * 4_000);
 
-async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
+async function workingOf({ slug, ...choice }: PlanAsked): Promise<Working> {
+	const garden = await gardenOr404(slug);
+	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	return workings.waited(`${stateOf(m, snapshot)} ${choiceKey(choice)}`, () => begin(garden, choice));
+}
+
+const jointFrom = (w: Working, solved: Solved): Joint => ({ ...w, solved, coming: () => comingOf(w, solved) });
+
+/** The first plan that was found, while a better one is looked for. */
+export async function firstOf(asked: PlanAsked): Promise<Joint> {
+	const w = await workingOf(asked);
+	return jointFrom(w, w.solved ?? toldOf(w.begun, w.begun.found));
+}
+
+/** @param stopped asked between the steps of the search: then it is a 503, and what was begun is kept */
+export async function jointOf(asked: PlanAsked, stopped?: () => boolean): Promise<Joint> {
+	const w = await workingOf(asked);
+	if (!w.solved) {
+		const solved = finishJoint(w.begun, await solversOf(w.ask.request.wants.length), stopped);
+		if (!solved) error(503, { message: 'It was stopped.', code: 'plan.stopped' });
+		w.solved = solved;
+	}
+	return jointFrom(w, w.solved);
+}
+
+async function begin(garden: Garden, choice: PlanChoice): Promise<Working> {
 	const ask = await jointAsk(garden, { anew: choice.anew, weights: weightsOf(choice.aim), rules: rulesOf(choice) });
 	const { m, snapshot, request, mine } = ask;
 	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
@@ -84,15 +111,16 @@ async function solved(garden: Garden, choice: PlanChoice): Promise<Joint> {
 	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
 	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
 	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
-	const found = solveJoint(request, await solversOf(request.wants.length), exact);
-	const coming = (): Coming[] =>
-		request.wants.flatMap((w, i) => {
-			const row = rows.get(w.id)!;
-			const batches = [...mine.get(w.id)!, ...found.chosen[i]!.parts.map((part) => batchOf(w, part))];
-			const struck = batches.flatMap((b) => b.struckOn ?? b.plannedOn ?? []);
-			if (row.purpose !== 'keep' || struck.length === 0) return [];
-			const born = Math.min(...struck.map((on) => dayNumber(on)));
-			return [{ kindId: w.kindId, born, by: w.due, pmf: wantOdds(row.target, [], wantParts(m, batches, w.due).parts).pmf }];
-		});
-	return { ask, solved: found, exact, already, stands, coming };
+	return { ask, exact, already, stands, begun: beginJoint(request, exact), solved: null };
+}
+
+function comingOf({ ask: { m, snapshot, request, mine } }: Working, { chosen }: Solved): Coming[] {
+	return request.wants.flatMap((w, i) => {
+		const row = snapshot.wants.find((x) => x.id === w.id)!;
+		const batches = [...mine.get(w.id)!, ...chosen[i]!.parts.map((part) => batchOf(w, part))];
+		const struck = batches.flatMap((b) => b.struckOn ?? b.plannedOn ?? []);
+		if (row.purpose !== 'keep' || struck.length === 0) return [];
+		const born = Math.min(...struck.map((on) => dayNumber(on)));
+		return [{ kindId: w.kindId, born, by: w.due, pmf: wantOdds(row.target, [], wantParts(m, batches, w.due).parts).pmf }];
+	});
 }

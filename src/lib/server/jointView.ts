@@ -3,7 +3,7 @@ import { clashSaid } from './carried.js';
 import { handbook } from './handbook.js';
 import { oddsOf } from './jointRequest.js';
 import type { Left } from './jointRequest.js';
-import { jointOf, rulesOf } from './jointSolved.js';
+import { firstOf, jointOf, rulesOf } from './jointSolved.js';
 import { solversOf } from './solver.js';
 import type { Joint, PlanAsked } from './jointSolved.js';
 import { forecastOf, known } from './model.js';
@@ -11,12 +11,14 @@ import type { Model } from './model.js';
 import { isPlannedAs } from './planAsked.js';
 import type { PlanChoice } from './planAsked.js';
 import type * as state from './store/state.js';
+import { STOP } from './watched.js';
+import type { Watched } from './watched.js';
 import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { byHand, lastDayOf, solveJoint, tell } from '$lib/core/joint/index.js';
+import { byHand, lastDayOf, solveJoint, standsIn, tell } from '$lib/core/joint/index.js';
 import type { Solved } from '$lib/core/joint/index.js';
 import { sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
 import { inHand } from '$lib/core/ledger/batch.js';
@@ -44,12 +46,20 @@ export interface PlanView {
 	not: { way: string; says: string }[];
 	/** Days between which nothing is struck, and what it may cost. */
 	off: readonly string[];
+	/** Places that are kept free, and all that could be. */
+	free: PlaceNamed[];
+	rooms: PlaceNamed[];
 	spend: number | null;
 	/** Planned anew: what would change of what is planned, and how many batches stay as they are. */
 	changes: { says: string[]; stay: number };
 	/** Wants that are left out, and why. */
 	left: { name: string; why: Left }[];
 	figures: { candidates: number; patterns: number; gap: number };
+}
+
+export interface PlaceNamed {
+	id: string;
+	name: string;
 }
 
 export interface Totals {
@@ -126,8 +136,15 @@ export interface LoadView {
 	fullest: { from: string; share: number };
 }
 
-export async function planView(asked: PlanAsked): Promise<PlanView> {
-	const joint = await jointOf(asked);
+/** The first plan that was found: on the screen while a better one is looked for. */
+export async function firstView(asked: PlanAsked): Promise<PlanView> {
+	const joint = await firstOf(asked);
+	return shown(asked, joint, joint.solved, null, []);
+}
+
+/** @throws 503 when it was stopped */
+export async function planView({ watch, ...asked }: PlanAsked & { watch: Watched }): Promise<PlanView> {
+	const joint = await jointOf(asked, () => Atomics.load(watch, STOP) !== 0);
 	const usual = asked.aim === 'usual' ? null : totalsOf((await jointOf({ ...asked, aim: 'usual' })).solved);
 	return shown(asked, joint, joint.solved, usual, []);
 }
@@ -158,7 +175,7 @@ export async function handView({ batches, resolve, ...asked }: HandAsked): Promi
 }
 
 function shown(
-	{ aim, anew, not, off, spend }: PlanChoice,
+	{ aim, anew, not, off, free, spend }: PlanChoice,
 	joint: Joint,
 	solved: Solved,
 	usual: Totals | null,
@@ -207,6 +224,7 @@ function shown(
 			})
 		};
 	});
+	const rooms = request.rooms.filter(standsIn).map(({ id }) => ({ id, name: placeName.get(id) ?? '' }));
 	const moves = wants
 		.flatMap((w) =>
 			w.batches.map((b): Move => ({
@@ -222,6 +240,7 @@ function shown(
 	).length;
 	return {
 		...{ aim, anew, off, spend, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
+		...{ rooms, free: rooms.filter((room) => free.includes(room.id)) },
 		not: not.flatMap((way) => notShown(m, way)),
 		says: sayMet(met, wants.length, otherwise),
 		loads: loadsShown(told.loads, placeName, m.today),

@@ -13,12 +13,14 @@ export interface PlanChoice {
 	not: readonly string[];
 	/** Days between which nothing is to be struck: "2027-05-01~2027-05-14". */
 	off: readonly string[];
+	/** Places that are kept free, by id: nothing new stands there. */
+	free: readonly string[];
 	/** What all that is new may cost; null: not said. */
 	spend: number | null;
 }
 /** The same choice has the same name. */
-export const choiceKey = ({ aim, anew, not, off, spend }: PlanChoice): string =>
-	JSON.stringify([aim, anew, [...not].sort(), [...off].sort(), spend]);
+export const choiceKey = ({ aim, anew, not, off, free, spend }: PlanChoice): string =>
+	JSON.stringify([aim, anew, [...not].sort(), [...off].sort(), [...free].sort(), spend]);
 
 const WAY = /^[a-z0-9-]{1,60}~[a-z0-9-]{1,60}$/;
 /** More ways are not ruled out by hand. */
@@ -29,11 +31,14 @@ export const aimOf = (query: URLSearchParams): PlanChoice => ({
 	anew: query.get('anew') === '1',
 	not: [...new Set(query.getAll('not'))].filter((x) => WAY.test(x)).slice(0, MOST_NOT),
 	off: [...new Set(query.getAll('off'))].filter(isSpan).slice(0, MOST_OFF),
+	free: [...new Set(query.getAll('free'))].filter((x) => z.uuid().safeParse(x).success).slice(0, MOST_FREE),
 	spend: spendIn(query.get('spend'))
 });
 
 /** More times away from it are not ruled out by hand. */
 const MOST_OFF = 20;
+/** More places are not kept free by hand. */
+export const MOST_FREE = 20;
 export const MOST_SPENT = 100_000;
 function isSpan(text: string): boolean {
 	const [from = '', to = '', more] = text.split('~');
@@ -68,6 +73,7 @@ export const handRequest = z.strictObject({
 		.array(z.string().refine(isSpan, 'Two days, as 2027-05-01~2027-05-14, the first of them first.'))
 		.max(MOST_OFF)
 		.default([]),
+	free: z.array(z.uuid()).max(MOST_FREE).default([]),
 	spend: z.number().min(0).max(MOST_SPENT).nullable().default(null),
 	batches: z.array(batchAsked.extend({ pinned: z.boolean().default(false) })).max(MOST_BATCHES),
 	resolve: z.boolean().default(false)

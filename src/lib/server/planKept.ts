@@ -10,8 +10,9 @@ import type { BindView } from './bindsView.js';
 import type { PlanAsked } from './jointSolved.js';
 import type { PlanView } from './jointView.js';
 import type { SimView } from './simView.js';
-import { DONE, STOP, watched } from './watched.js';
-import type { Watched } from './watched.js';
+import { UnderWay } from './underWay.js';
+import type { Waited } from './underWay.js';
+import { handOf } from './writing.js';
 
 const CHANGED = { message: 'The garden has changed since: look at the plan again.', code: 'plan.changed' };
 const keyOf = (state: string, a: PlanAsked): string => `${state} ${choiceKey(a)}`;
@@ -21,17 +22,45 @@ const binds = new Kept<{ bind: BindView | null }>(2, () => 2_000, true);
 /** The last state that a garden's plan was asked for: what is looked for beyond an older one is of no use any more. */
 const newest = new LRUCache<string, string>({ max: 1_000 });
 
-/** @param state what the plan hangs on: another after every entry, and every day */
-export function planFor(state: string, asked: PlanAsked): Promise<PlanView> {
+/** A plan being looked for: the first that was found, and the best. */
+interface Search {
+	first: Promise<PlanView>;
+	made: Promise<PlanView>;
+}
+const searches = new UnderWay<Search>(({ made }) => made);
+
+/** The plan, where it was made already. */
+export const planKept = (state: string, asked: PlanAsked): PlanView | undefined => plans.get(keyOf(state, asked));
+
+/**
+ * The plan looked for; when the last that waits has left it is stopped, and what was begun goes on when it is asked again.
+ *
+ * @param state what the plan hangs on: another after every entry, and every day
+ */
+export function searchFor(state: string, asked: PlanAsked): Waited<Search> {
 	newest.set(asked.slug, state);
-	return plans.waited(keyOf(state, asked), () =>
-		lineOf(asked.slug)(() => {
+	const key = keyOf(state, asked);
+	const there = plans.get(key);
+	if (there)
+		return { made: { first: Promise.resolve(there), made: Promise.resolve(there) }, done: () => 1, leave: () => undefined };
+	return searches.of(`${handOf()} ${key}`, (watch) => {
+		const inLine = lineOf(asked.slug);
+		const first = inLine(() => {
 			// Whoever logs ten things in a row waits for no ten plans.
 			if (newest.get(asked.slug) !== state) error(503, CHANGED);
-			return planJob('plan', asked);
-		})
-	);
+			return planJob('planFirst', asked);
+		});
+		const made = inLine(async () => {
+			await first;
+			return plans.set(key, await planJob('plan', { ...asked, watch }));
+		});
+		// Whoever waits for the best alone is told by it.
+		first.catch(() => undefined);
+		return { first, made };
+	});
 }
+
+export const planFor = (state: string, asked: PlanAsked): Promise<PlanView> => searchFor(state, asked).made.made;
 
 /** Work for one garden that is done one after the other. */
 function inLine(): (slug: string) => LimitFunction {
@@ -46,48 +75,14 @@ const lineOf = inLine();
 const helping = inLine();
 
 const seen = new Kept<SimView>(16, (s) => 5_000 + s.from.length * 600);
-interface Growing {
-	watch: Watched;
-	waiting: number;
-	made: Promise<SimView>;
-}
-/** Under way: whoever asks meanwhile waits for the same, and when the last has gone it is stopped. */
-const growing = new Map<string, Growing>();
-
-export interface Seasons {
-	made: Promise<SimView>;
-	/** Seasons grown by now. */
-	done: () => number;
-	/** Whoever asked waits no longer. */
-	leave: () => void;
-}
+const growing = new UnderWay<Promise<SimView>>((made) => made);
 
 /** The plan grown through many seasons. */
-export function seasonsFor(state: string, asked: PlanAsked): Seasons {
+export function seasonsFor(state: string, asked: PlanAsked): Waited<Promise<SimView>> {
 	const key = keyOf(state, asked);
 	const there = seen.get(key);
 	if (there) return { made: Promise.resolve(there), done: () => there.seasons, leave: () => undefined };
-	const one = growing.get(key) ?? begun(key, asked);
-	one.waiting++;
-	return {
-		made: one.made,
-		done: () => Atomics.load(one.watch, DONE),
-		leave: () => {
-			if (--one.waiting > 0) return;
-			Atomics.store(one.watch, STOP, 1);
-			if (growing.get(key) === one) growing.delete(key);
-		}
-	};
-}
-
-function begun(key: string, asked: PlanAsked): Growing {
-	const watch = watched();
-	const made = planJob('planSim', { ...asked, watch }).then((told) => seen.set(key, told));
-	const one: Growing = { watch, waiting: 0, made };
-	growing.set(key, one);
-	const over = () => growing.get(key) === one && growing.delete(key);
-	made.then(over, over);
-	return one;
+	return growing.of(key, async (watch) => seen.set(key, await planJob('planSim', { ...asked, watch })));
 }
 
 /** What would help one want. One after the other, so that who changes the plan by hand meanwhile waits for one of them at most. */

@@ -63,6 +63,9 @@ export async function relaxer(seconds = 5): Promise<Relaxer> {
 	};
 }
 
+/** To the very best, however long: what others are held to. */
+export const exactly = async (): Promise<Solvers> => ({ whole: await solver({ seconds: 20, gap: 0 }), relaxed: await relaxer() });
+
 /**
  * A garden of a dozen wants ends with what is proven best, however loaded the machine: the same question has the same
  * plan. Of many wants the best found in some seconds is within a part in a hundred, and is what people wait for.

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/garden.js';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	/** Brings a garden in from its archive; says how far it is, and what is wrong with a file that cannot be taken. */
@@ -23,7 +24,7 @@
 
 	async function take() {
 		if (!chosen) {
-			trouble = 'Choose the zip that Surculus made.';
+			trouble = texts.chooseTheZipThat;
 			return;
 		}
 		trouble = '';
@@ -37,11 +38,11 @@
 			// A page that something put in between.
 		}
 		if (answer.ok && told.slug) await goto(`/g/${told.slug}/round`);
-		else trouble = told.error?.sentence ?? 'The app does not answer. Nothing was taken in: try again in a moment.';
+		else trouble = told.error?.sentence ?? texts.theAppDoesNot;
 	}
 </script>
 
-<label class="block font-semibold" for="archive-file">Archive of a garden (zip)</label>
+<label class="block font-semibold" for="archive-file">{texts.archiveOfAGarden}</label>
 <input
 	id="archive-file"
 	type="file"
@@ -51,9 +52,5 @@
 />
 {#if trouble}<Note tone="harm" said class="mt-2">{trouble}</Note>{/if}
 <Act class="mt-3" onclick={take} disabled={sent !== null}>
-	{sent === null
-		? 'Bring this garden in'
-		: sent < 1
-			? `Sending, ${Math.round(100 * sent)} of 100 …`
-			: 'Reading and checking it …'}
+	{sent === null ? texts.bringThisGardenIn : sent < 1 ? texts.sendingOf100(Math.round(100 * sent)) : texts.readingAndCheckingIt}
 </Act>

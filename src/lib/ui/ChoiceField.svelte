@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A choice out of many, by typing any of its names; a plain list until the page has come alive. */
+	import { texts } from '$lib/messages/common.js';
 	import { Combobox } from 'bits-ui';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import { onMount } from 'svelte';
@@ -63,7 +64,7 @@
 				/>
 				<Combobox.Trigger
 					class="absolute inset-y-0 right-0 flex w-12 items-center justify-center text-faded"
-					aria-label="All of them"
+					aria-label={texts.allOfThem}
 				>
 					<ChevronDown size={20} aria-hidden="true" />
 				</Combobox.Trigger>
@@ -82,7 +83,7 @@
 							<span>{item.name}</span>{#if item.beside}<span class="note text-right">{item.beside}</span>{/if}
 						</Combobox.Item>
 					{:else}
-						<p class="px-3 py-2 text-faded">Nothing by that name here.</p>
+						<p class="px-3 py-2 text-faded">{texts.nothingByThatName}</p>
 					{/each}
 				</Combobox.Content>
 			</Combobox.Portal>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The bars of every screen: head with the garden's name, foot with the screens on a phone. One list of screens feeds both. */
+	import { texts } from '$lib/messages/common.js';
 	import BottomNav from 'flowbite-svelte/BottomNav.svelte';
 	import BottomNavItem from 'flowbite-svelte/BottomNavItem.svelte';
 	import Navbar from 'flowbite-svelte/Navbar.svelte';
@@ -63,17 +64,17 @@
 			{/each}
 		</NavUl>
 		<div class="ml-auto flex shrink-0 items-center gap-1">
-			<button class={tool} onclick={onfind} aria-label="Find (Ctrl K)">
-				<Search size={20} aria-hidden="true" /><span class="hidden lg:inline">Find</span>
+			<button class={tool} onclick={onfind} aria-label={texts.findCtrlK}>
+				<Search size={20} aria-hidden="true" /><span class="hidden lg:inline">{texts.find}</span>
 			</button>
-			<a href="{base}/settings" class={tool} aria-label="Garden settings"
-				><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">Garden</span></a
+			<a href="{base}/settings" class={tool} aria-label={texts.gardenSettings}
+				><Settings size={20} aria-hidden="true" /><span class="hidden lg:inline">{texts.garden}</span></a
 			>
 		</div>
 	</Navbar>
 </header>
 
-<BottomNav data-foot role="navigation" aria-label="Screens" class="no-print md:hidden">
+<BottomNav data-foot role="navigation" aria-label={texts.screens} class="no-print md:hidden">
 	{#each MAIN as { path, name } (path)}
 		{@const Icon = ICONS[path]!}
 		<BottomNavItem

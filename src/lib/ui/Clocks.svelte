@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Clocks that run: how long still, or that the time is up. */
+	import { texts } from '$lib/messages/common.js';
 	import { onMount } from 'svelte';
 	import Timer from '@lucide/svelte/icons/timer';
 	import { endClock } from './clocks.js';
@@ -27,15 +28,15 @@
 	const say = (ms: number) => {
 		const minutes = Math.ceil(ms / 60_000);
 		return minutes < 100
-			? `${minutes} min`
+			? texts.min(minutes)
 			: minutes < 2880
 				? `${Math.round(minutes / 60)} h`
-				: `${Math.round(minutes / 1440)} days`;
+				: texts.days(Math.round(minutes / 1440));
 	};
 </script>
 
 {#if clocks.length}
-	<ul class="no-print mx-auto flex max-w-[1240px] flex-wrap gap-2 px-4 pt-3" aria-label="Clocks">
+	<ul class="no-print mx-auto flex max-w-[1240px] flex-wrap gap-2 px-4 pt-3" aria-label={texts.clocks}>
 		{#each clocks as c (c.id)}
 			{@const ms = left(c.endsAt)}
 			<li
@@ -44,9 +45,9 @@
 					: 'border-rule'} px-3"
 			>
 				<Timer size={20} aria-hidden="true" />
-				<span><strong>{ms <= 0 ? 'Time is up' : say(ms)}</strong> · {c.say}</span>
+				<span><strong>{ms <= 0 ? texts.timeIsUp : say(ms)}</strong> · {c.say}</span>
 				<button class="min-h-11 px-1 text-leaf underline underline-offset-4" onclick={() => endClock(base, c.id)}
-					>{ms <= 0 ? 'Done' : 'Stop'}</button
+					>{ms <= 0 ? texts.done : texts.stop}</button
 				>
 			</li>
 		{/each}

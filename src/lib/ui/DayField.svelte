@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import DayInput from './DayInput.svelte';
@@ -16,9 +17,7 @@
 	const uid = $props.id();
 	const refused = problemFor(() => name);
 	let unread = $state(false);
-	const wrong = $derived(
-		refused() ?? (unread ? `That is no day of the calendar: write it like ${sayDate('2027-05-01')}.` : null)
-	);
+	const wrong = $derived(refused() ?? (unread ? texts.thatIsNoDay(sayDate('2027-05-01')) : null));
 </script>
 
 <div>

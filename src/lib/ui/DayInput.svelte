@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A day, typed as people write one or chosen from the device's own calendar. */
+	import { texts } from '$lib/messages/common.js';
 	import Input from 'flowbite-svelte/Input.svelte';
 	import CalendarDays from '@lucide/svelte/icons/calendar-days';
 	import { page } from '$app/state';
@@ -115,7 +116,7 @@
 		class="-ml-px grid {slim
 			? 'min-w-8'
 			: 'min-w-11'} shrink-0 cursor-pointer place-items-center border border-edge bg-field text-leaf"
-		aria-label="Choose from the calendar"
+		aria-label={texts.chooseFromTheCalendar}
 		aria-describedby={about}
 		onclick={() => picker?.showPicker()}><CalendarDays size={18} aria-hidden="true" /></button
 	>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { applyAction, enhance } from '$app/forms';
@@ -78,7 +79,7 @@
 			if (refusal?.code.startsWith('entry.sent')) id = uuidv7();
 			sending = false;
 			if (result.type === 'failure') {
-				problem = refusal ?? { code: 'form', sentence: 'That could not be read.' };
+				problem = refusal ?? { code: 'form', sentence: texts.thatCouldNotBe };
 				await tick();
 				toFault(formElement, problem.path);
 			} else if (result.type === 'redirect') {
@@ -88,7 +89,7 @@
 				const said = result.type === 'error' ? (result.error as { message?: string; code?: string } | undefined) : undefined;
 				problem = said?.code
 					? { code: said.code, sentence: said.message ?? '' }
-					: { code: 'down', sentence: 'The app does not answer. What you typed is still here: try again in a moment.' };
+					: { code: 'down', sentence: texts.theAppDoesNot };
 			} else {
 				const done = result.data?.done as { entryId: string; sentence: string; version?: number | null } | undefined;
 				if (done) tell(done);
@@ -106,7 +107,7 @@
 	{#if seen && seen.version !== null}<input type="hidden" name="seen" value={seen.version} />{/if}
 	{@render children?.()}
 	{#if dated}
-		<DayField label="Day" name="on" value={today} />
+		<DayField label={texts.day} name="on" value={today} />
 	{/if}
 	{#if noted}
 		<NoteField />
@@ -114,10 +115,10 @@
 	{#if problem}
 		<Note tone="harm" said class="bg-pane py-2 whitespace-pre-line">
 			{problem.sentence}
-			{#if problem.code === 'sign-in'}<a href="/sign-in" target="_blank" rel="opener">Sign in in another tab</a>{/if}
+			{#if problem.code === 'sign-in'}<a href="/sign-in" target="_blank" rel="opener">{texts.signInInAnother}</a>{/if}
 		</Note>
 	{/if}
 	<div>
-		<Act type="submit" main={!quiet} disabled={sending} aria-describedby={about}>{sending ? 'Saving …' : submit}</Act>
+		<Act type="submit" main={!quiet} disabled={sending} aria-describedby={about}>{sending ? texts.saving : submit}</Act>
 	</div>
 </form>

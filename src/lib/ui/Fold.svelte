@@ -3,6 +3,7 @@
 	 * What is opened when it is wanted. The browser's own disclosure: it works before the page has come alive, is found by
 	 * the browser's search, and keeps what was typed inside while it is shut, which Flowbite's does not.
 	 */
+	import Island from './Island.svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {
@@ -18,5 +19,5 @@
 
 <details class={cls} {open}>
 	<summary class="min-h-11 cursor-pointer py-2 {plain ? '' : 'text-leaf underline underline-offset-4'}">{label}</summary>
-	{@render children()}
+	<Island now={open}>{@render children()}</Island>
 </details>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Settings of a garden. The first run asks where it is and shows what follows; the rest can be opened. */
+	import { texts } from '$lib/messages/garden.js';
 	import Act from './Act.svelte';
 	import ChoiceField from './ChoiceField.svelte';
 	import DayField from './DayField.svelte';
@@ -35,22 +36,22 @@
 
 {#snippet details()}
 	<div class="grid gap-4 sm:grid-cols-3" onchange={() => void typed.guess()}>
-		<Field label="Latitude" name="latitude" bind:value={typed.latitude} unit="°" numeric hint="South is negative." />
-		<Field label="Longitude" name="longitude" bind:value={typed.longitude} unit="°" numeric hint="West is negative." />
-		<Field label="Height" name="height" bind:value={typed.height} unit={typed.long.unit} numeric />
+		<Field label={texts.latitude} name="latitude" bind:value={typed.latitude} unit="°" numeric hint={texts.southIsNegative} />
+		<Field label={texts.longitude} name="longitude" bind:value={typed.longitude} unit="°" numeric hint={texts.westIsNegative} />
+		<Field label={texts.height} name="height" bind:value={typed.height} unit={typed.long.unit} numeric />
 	</div>
 	<div class="mt-4 grid gap-4 sm:grid-cols-3" onchange={() => typed.unitsByHand()}>
 		<SelectField
-			label="Lengths"
+			label={texts.lengths}
 			name="units"
 			bind:value={typed.units}
 			items={[
-				{ value: 'metric', name: 'metric (cm, m, L)' },
-				{ value: 'us', name: 'US (in, ft, qt)' }
+				{ value: 'metric', name: texts.metricCmML },
+				{ value: 'us', name: texts.usInFtQt }
 			]}
 		/>
 		<SelectField
-			label="Temperature"
+			label={texts.temperature}
 			name="temperature"
 			bind:value={typed.temperature}
 			items={[
@@ -58,34 +59,34 @@
 				{ value: 'F', name: '°F' }
 			]}
 		/>
-		<ChoiceField label="Currency" name="currency" bind:value={typed.currency} items={CURRENCIES} />
+		<ChoiceField label={texts.currency} name="currency" bind:value={typed.currency} items={CURRENCIES} />
 	</div>
 {/snippet}
 
-{#if !brief}<Field label="Name of the garden" name="name" bind:value={name} maxlength={80} />{/if}
+{#if !brief}<Field label={texts.nameOfTheGarden} name="name" bind:value={name} maxlength={80} />{/if}
 <TownField {typed} />
 {#if brief}
-	<Fold label="Position, height and units">{@render details()}</Fold>
+	<Fold label={texts.positionHeightAndUnits}>{@render details()}</Fold>
 {:else}
 	<div>{@render details()}</div>
 {/if}
 <GardenWinter {typed} {brief} />
-{#if brief}<Field label="Name of the garden" name="name" bind:value={name} maxlength={80} />{/if}
+{#if brief}<Field label={texts.nameOfTheGarden} name="name" bind:value={name} maxlength={80} />{/if}
 <fieldset class="border-t border-ink pt-3">
-	<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Your time</legend>
+	<legend class="float-left mb-2 w-full font-head text-xl font-semibold">{texts.yourTime}</legend>
 	<div class="clear-both">
-		<Stepper label="Minutes a week you can give" name="minutes" bind:value={minutes} step={15} max={10000} />
+		<Stepper label={texts.minutesAWeekYou} name="minutes" bind:value={minutes} step={15} max={10000} />
 	</div>
 	{#if !brief}
-		<p class="mt-4 font-semibold">Weeks away</p>
+		<p class="mt-4 font-semibold">{texts.weeksAway}</p>
 		{#each away as a, i (i)}
 			<div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
-				<DayField label="From" name="away_from" bind:value={a.from} />
-				<DayField label="to" name="away_to" bind:value={a.to} />
-				<Act type="button" onclick={() => (away = away.filter((_, j) => j !== i))}>Remove</Act>
+				<DayField label={texts.from} name="away_from" bind:value={a.from} />
+				<DayField label={texts.to} name="away_to" bind:value={a.to} />
+				<Act type="button" onclick={() => (away = away.filter((_, j) => j !== i))}>{texts.remove}</Act>
 			</div>
 		{/each}
-		<Act type="button" class="mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}>Add days away</Act>
+		<Act type="button" class="mt-3" onclick={() => (away = [...away, { from: '', to: '' }])}>{texts.addDaysAway}</Act>
 	{/if}
 </fieldset>
 {#each typed.guessed as g (g)}<input type="hidden" name="guessed" value={g} />{/each}

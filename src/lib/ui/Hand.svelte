@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How dates and numbers are written, on this device. */
+	import { texts } from '$lib/messages/common.js';
 	import { onMount } from 'svelte';
 	import { DAY_WRITINGS, NUMBER_WRITINGS, PLAIN } from '$lib/core/writing.js';
 	import type { Writing } from '$lib/core/writing.js';
@@ -19,7 +20,7 @@
 </script>
 
 <fieldset>
-	<legend class="font-semibold">Dates</legend>
+	<legend class="font-semibold">{texts.dates}</legend>
 	<div class="mt-1 flex flex-wrap gap-2">
 		{#each DAY_WRITINGS as each (each)}
 			<Chip type="radio" name="days" value={each} checked={hand.days === each} onchange={() => choose({ days: each })}
@@ -29,7 +30,7 @@
 	</div>
 </fieldset>
 <fieldset class="mt-4">
-	<legend class="font-semibold">Numbers</legend>
+	<legend class="font-semibold">{texts.numbers}</legend>
 	<div class="mt-1 flex flex-wrap gap-2">
 		{#each NUMBER_WRITINGS as each (each)}
 			<Chip type="radio" name="numbers" value={each} checked={hand.numbers === each} onchange={() => choose({ numbers: each })}

@@ -1,17 +1,18 @@
 <script lang="ts">
 	/** The keys that do something, told when a question mark is typed outside a field. */
+	import { texts } from '$lib/messages/common.js';
 	import Kbd from 'flowbite-svelte/Kbd.svelte';
 	import Modal from 'flowbite-svelte/Modal.svelte';
 
 	let open = $state(false);
 	const KEYS: readonly (readonly [keys: readonly string[], does: string])[] = [
-		[['Ctrl', 'K'], 'Find a screen, a kind, a plant, a want or a code'],
-		[['?'], 'Show these keys'],
-		[['←', '→'], 'On the season strip: a day back or on'],
-		[['Shift', '←'], 'On the season strip: a week back'],
-		[['Page up'], 'On the season strip: a month on'],
-		[['Home'], 'On the season strip: back to today'],
-		[['Esc'], 'Close what is open']
+		[['Ctrl', 'K'], texts.findAScreenA],
+		[['?'], texts.showTheseKeys],
+		[['←', '→'], texts.onTheSeasonStrip],
+		[['Shift', '←'], texts.onTheSeasonStripA],
+		[['Page up'], texts.onTheSeasonStripAMonth],
+		[['Home'], texts.onTheSeasonStripBack],
+		[['Esc'], texts.closeWhatIsOpen]
 	];
 	const FIELDS = 'input, textarea, select, [contenteditable]';
 	function byKey(e: KeyboardEvent) {
@@ -22,7 +23,7 @@
 </script>
 
 <svelte:window onkeydown={byKey} />
-<Modal bind:open title="Keys" size="sm" outsideclose>
+<Modal bind:open title={texts.keys} size="sm" outsideclose>
 	<dl class="ruled">
 		{#each KEYS as [keys, does] (does)}
 			<div class="flex min-h-11 items-center justify-between gap-4">

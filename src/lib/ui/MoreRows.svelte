@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import { sayNumber } from '$lib/core/numbers.js';
 	import Act from '$lib/ui/Act.svelte';
 	/** The way on where a long list was cut: how many more there are, and the next of them. */
@@ -22,8 +23,8 @@
 	<p class="no-print mt-4">
 		<Act {href} data-sveltekit-noscroll data-sveltekit-keepfocus
 			>{next < hidden
-				? `Show ${next} more of ${sayNumber(hidden)} ${of[1]}`
-				: `Show the last ${hidden === 1 ? of[0] : `${hidden} ${of[1]}`}`}</Act
+				? texts.showMoreOf(next, sayNumber(hidden), of[1])
+				: texts.showTheLast(hidden === 1 ? of[0] : `${hidden} ${of[1]}`)}</Act
 		>
 	</p>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	/** How many will stand there in the end: a bar for each number, those that reach the target filled. */
 	interface Props {
 		pmf: number[];
@@ -32,7 +33,7 @@
 	height={height + 16}
 	viewBox="0 0 {width} {height + 16}"
 	role="img"
-	aria-label="Spread of the number in the end, target {target}"
+	aria-label={texts.spreadOfTheNumber(target)}
 	class="block max-w-full"
 >
 	{#each shown.bars as bar, i (bar.from)}
@@ -54,6 +55,6 @@
 		y={height + 14}
 		font-size="12"
 		text-anchor={targetX > width - 40 ? 'end' : targetX < 30 ? 'start' : 'middle'}
-		fill="var(--color-ink)">{target} wanted</text
+		fill="var(--color-ink)">{texts.wanted(target)}</text
 	>
 </svg>

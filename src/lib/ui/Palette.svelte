@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import Note from '$lib/ui/Note.svelte';
 	/** Jump to any screen, kind, stock, want, batch or code. Opened by Ctrl-K or the button. */
 	import { goto } from '$app/navigation';
@@ -61,7 +62,7 @@
 				? code.problem.sentence
 				: items.some((i) => i.title.startsWith(code.value))
 					? null
-					: 'No batch of this garden has that code.'
+					: texts.noBatchOfThis
 	);
 
 	async function take(item: Item | undefined) {
@@ -89,16 +90,16 @@
 	}}
 />
 
-<Modal bind:open title="Find" size="sm" outsideclose>
+<Modal bind:open title={texts.find} size="sm" outsideclose>
 	<label class="block">
-		<span class="sr-only">Kind, stock, want, batch or code</span>
+		<span class="sr-only">{texts.kindStockWantBatch}</span>
 		<input
 			bind:this={input}
 			bind:value={text}
 			onkeydown={byKey}
 			oninput={() => (chosen = 0)}
 			class="min-h-12 w-full border-edge bg-field text-ink focus:border-bottle focus:ring-0"
-			placeholder="Kind, stock, want, batch, or a code from a stick"
+			placeholder={texts.kindStockWantBatchOr}
 			role="combobox"
 			aria-expanded="true"
 			aria-controls="palette-list"
@@ -107,8 +108,8 @@
 		/>
 	</label>
 	{#if misread}<Note role="status" tone="harm" class="text-madder">{misread}</Note>
-	{:else if text.trim() && found.length === 0}<p role="status">Nothing by that name here.</p>{/if}
-	<ul id="palette-list" role="listbox" aria-label="Found" class="max-h-[50vh] overflow-y-auto">
+	{:else if text.trim() && found.length === 0}<p role="status">{texts.nothingByThatName}</p>{/if}
+	<ul id="palette-list" role="listbox" aria-label={texts.found} class="max-h-[50vh] overflow-y-auto">
 		{#each found as item, i (item.href + item.what)}
 			<li
 				id="palette-{i}"

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** All pieces of a batch and where they are, to scale. Hatching and words beside the colour. */
+	import { texts } from '$lib/messages/bench.js';
 	import type { Batch } from '$lib/core/ledger/batch.js';
 	interface Props {
 		batch: Pick<
@@ -14,8 +15,8 @@
 				['planted', b.planted, 'bg-bottle'],
 				['potted', b.potted, 'bg-leaf'],
 				['rooted', b.rooted, 'bg-primary-300'],
-				['not rooted yet', b.unrooted, 'bg-catkin'],
-				['given or kept', b.given + b.kept + b.splitOff, 'bg-frost-pale'],
+				[texts.notRootedYet, b.unrooted, 'bg-catkin'],
+				[texts.givenOrKept, b.given + b.kept + b.splitOff, 'bg-frost-pale'],
 				['lost', b.lost, 'lost']
 			] as const
 		).filter(([, n]) => n > 0)
@@ -23,7 +24,7 @@
 </script>
 
 {#if b.status === 'planned'}
-	<p><span class="font-head text-2xl font-semibold">{b.plannedCount}</span> to strike</p>
+	<p><span class="font-head text-2xl font-semibold">{b.plannedCount}</span> {texts.toStrike}</p>
 {:else}
 	<div class="flex h-4 border border-ink" aria-hidden="true">
 		{#each parts as [word, n, colour] (word)}

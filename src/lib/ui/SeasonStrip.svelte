@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import DayInput from './DayInput.svelte';
 	import { sayNumber } from '$lib/core/numbers.js';
 	import { sayThat } from '$lib/core/odds/words.js';
@@ -50,6 +51,7 @@
 	const STEP = 4;
 	const ROW = 5;
 
+	/** As wide as a computer's, until it is measured: what is drawn is pressed together where there is less room. */
 	let width = $state(1180);
 	/** At rest it is a band; opened by a touch, a drag, a key or its button, it stays open until it is closed. */
 	let open = $state(false);
@@ -111,13 +113,13 @@
 	);
 	const sayInside = (day: number) => {
 		const w = inside?.low.findLast((l) => l.day - 3 <= day);
-		return inside && w ? `, ${inside.name} down to ${sayTemperature(w.low, units)} that week` : '';
+		return inside && w ? texts.downToThatWeek(inside.name, sayTemperature(w.low, units)) : '';
 	};
 	const sayWindows = (day: number) =>
 		windows
 			.map((w) => ({ label: w.label, v: w.values[Math.round((day - w.from) / STEP)] ?? 0 }))
 			.filter((w) => w.v >= 0.5)
-			.map((w) => `, ${w.label} open`)
+			.map((w) => texts.open(w.label))
 			.join('');
 	const lightLine = $derived(
 		line<{ day: number; hours: number }>(
@@ -127,7 +129,12 @@
 	);
 	const mark = $derived(dragged ?? dayNumber(viewed));
 	const at = $derived(
-		`${sayDate(isoOf(mark))}: ${sayThat(frostOdds(mark, climate), 'the season’s frosts have begun and not ended')}, ${sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1)} h of day${sayWindows(mark)}${sayInside(mark)}`
+		texts.dayTold(
+			sayDate(isoOf(mark)),
+			sayThat(frostOdds(mark, climate), texts.theSeasonsFrostsHave),
+			sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1),
+			`${sayWindows(mark)}${sayInside(mark)}`
+		)
 	);
 
 	let svg: SVGSVGElement;
@@ -164,22 +171,22 @@
 	}
 </script>
 
-<section class="no-print border-b border-rule bg-pane" aria-label="Season strip">
+<section class="no-print border-b border-rule bg-pane" aria-label={texts.seasonStrip}>
 	<div class="mx-auto max-w-[1240px] px-4">
 		<div class="flex items-center justify-between gap-3 text-note sm:py-0.5">
 			<p class="min-w-0 truncate" aria-live="polite">
-				{#if mark === now}<strong class="font-semibold">Today</strong>, {at}{:else}<strong
-						class="bg-catkin px-1 font-semibold text-night">Looking at</strong
+				{#if mark === now}<strong class="font-semibold">{texts.today}</strong>, {at}{:else}<strong
+						class="bg-catkin px-1 font-semibold text-night">{texts.lookingAt}</strong
 					>
 					{at}{/if}
 			</p>
 			<div class="relative z-10 flex shrink-0 items-center gap-2">
 				{#if mark !== now}
-					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}>Back to today</button>
+					<button class="min-h-8 px-2 font-semibold text-leaf underline" onclick={() => show(now)}>{texts.backToToday}</button>
 				{/if}
 				<div class="hidden items-center gap-1 sm:flex">
 					<DayInput
-						aria-label="Show day"
+						aria-label={texts.showDay}
 						class="w-36"
 						slim
 						value={isoOf(mark)}
@@ -193,7 +200,7 @@
 				<button
 					class="min-h-7 px-2 font-semibold text-leaf underline max-sm:min-h-11"
 					aria-expanded={open}
-					onclick={() => (open = !open)}>{open ? 'Close the year' : 'The year'}</button
+					onclick={() => (open = !open)}>{open ? texts.closeTheYear : texts.theYear}</button
 				>
 			</div>
 		</div>
@@ -203,10 +210,13 @@
 				{width}
 				{height}
 				viewBox="0 0 {width} {height}"
-				class="block touch-none select-none cursor-ew-resize {open ? '' : 'max-sm:-mt-4 max-sm:box-content max-sm:pt-4'}"
+				preserveAspectRatio="none"
+				class="block max-w-full touch-none select-none cursor-ew-resize {open
+					? ''
+					: 'max-sm:-mt-4 max-sm:box-content max-sm:pt-4'}"
 				role="slider"
 				tabindex="0"
-				aria-label="Day shown on all screens"
+				aria-label={texts.dayShownOnAll}
 				aria-valuemin={first}
 				aria-valuemax={last}
 				aria-valuenow={mark}
@@ -324,27 +334,34 @@
 			</svg>
 			{#if open}
 				<p class="flex flex-wrap gap-x-4 text-[0.75rem] text-faded">
-					<span><span class="inline-block h-2 w-4 bg-frost/60"></span> frost likely</span>
+					<span><span class="inline-block h-2 w-4 bg-frost/60"></span> {texts.frostLikely}</span>
 					<span
-						><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span> length of day</span
+						><span class="inline-block w-4 border-t-2 border-dotted border-catkin-deep align-middle"></span>
+						{texts.lengthOfDay}</span
 					>
-					<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> batch, strike to planting</span>
-					<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> planned</span>
-					<span><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"></span>wanted by</span>
-					<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> usual temperature</span>
+					<span><span class="inline-block h-[3px] w-4 bg-leaf align-middle"></span> {texts.batchStrikeToPlanting}</span>
+					<span><span class="inline-block h-[5px] w-4 border border-dashed border-leaf align-middle"></span> {texts.planned}</span
+					>
+					<span
+						><span class="mr-1 inline-block size-2 rotate-45 border border-ink bg-catkin align-middle"
+						></span>{texts.wantedBy}</span
+					>
+					<span><span class="inline-block h-2 w-4 bg-faded/20 align-middle"></span> {texts.usualTemperature}</span>
 					{#if inside}<span
-							><span class="inline-block w-4 border-t-2 border-madder align-middle"></span> coldest of the week inside {inside.name}</span
+							><span class="inline-block w-4 border-t-2 border-madder align-middle"></span>
+							{texts.coldestOfTheWeek(inside.name)}</span
 						>{/if}
 					<span
 						><span class="inline-block w-4 border-t-2 border-catkin-deep align-middle"></span><span
 							class="inline-block w-4 border-t-2 border-frost align-middle"
-						></span> days and nights as they were</span
+						></span>
+						{texts.daysAndNightsAs}</span
 					>
 					<span class="ml-auto flex gap-4"
 						><a class="inline-flex min-h-6 items-center underline underline-offset-2 max-sm:min-h-11" href="{base}/weather"
-							>Weather</a
+							>{texts.weather}</a
 						><a class="inline-flex min-h-6 items-center underline underline-offset-2 max-sm:min-h-11" href="{base}/year"
-							>The year on one page</a
+							>{texts.theYearOnOne}</a
 						></span
 					>
 				</p>

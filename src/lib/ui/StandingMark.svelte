@@ -1,11 +1,12 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/ground.js';
 	/** A judgement by word and shape, so that colour is never needed. */
 	interface Props {
 		word: string;
 	}
 	let { word }: Props = $props();
-	const good = $derived(['in hand', 'met'].includes(word));
-	const bad = $derived(['unlikely', 'missed', 'no plan'].includes(word));
+	const good = $derived([texts.inHand, 'met'].includes(word));
+	const bad = $derived(['unlikely', 'missed', texts.noPlan].includes(word));
 </script>
 
 <span class="inline-flex items-center gap-1.5 font-semibold {good ? 'text-leaf' : bad ? 'text-madder' : 'text-catkin-deep'}">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import Act from '$lib/ui/Act.svelte';
 	/** A count set by tapping: big buttons for wet hands, and a field that can be typed in. */
 	import Input from 'flowbite-svelte/Input.svelte';
@@ -30,7 +31,7 @@
 		<Act
 			type="button"
 			class="w-14 shrink-0 px-0"
-			aria-label="One less: {label}"
+			aria-label={texts.oneLess(label)}
 			onclick={() => by(-step)}
 			disabled={(value ?? 0) <= min}
 		>
@@ -49,7 +50,7 @@
 		<Act
 			type="button"
 			class="w-14 shrink-0 px-0"
-			aria-label="One more: {label}"
+			aria-label={texts.oneMore(label)}
 			onclick={() => by(step)}
 			disabled={(value ?? 0) >= max}
 		>

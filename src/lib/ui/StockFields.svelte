@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Field from './Field.svelte';
@@ -23,30 +24,26 @@
 	let { units, places, measure, at }: Props = $props();
 	const length = $derived(shortMeasure(units));
 	const size = $derived(at.size_cm === null ? '' : String(length.shown(at.size_cm, 1)));
-	const sizeLabel = $derived(measure === 'height' ? 'Height' : measure === 'pot' ? 'Width of its pot' : 'Width of the clump');
+	const sizeLabel = $derived(
+		measure === 'height' ? texts.height : measure === 'pot' ? texts.widthOfItsPot : texts.widthOfTheClump
+	);
 	let protection = $derived(at.protection);
 	let count = $derived(at.count);
 </script>
 
-<Field
-	label="Name on its label, or how you know it"
-	name="label"
-	value={at.label}
-	maxlength={80}
-	hint="Variety and trade name, if you know them."
-/>
+<Field label={texts.nameOnItsLabel} name="label" value={at.label} maxlength={80} hint={texts.varietyAndTradeName} />
 <SelectField
-	label="Where"
+	label={texts.where}
 	name="place_id"
 	value={at.place_id ?? ''}
-	items={[{ value: '', name: 'No place yet' }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
+	items={[{ value: '', name: texts.noPlaceYet }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
 />
 <div class="grid gap-4 sm:grid-cols-2">
-	<Stepper label="How many alike" name="count" bind:value={count} min={1} max={10000} />
-	<Field label={sizeLabel} name="size" value={size} unit={length.unit} numeric hint="Blank: taken as usual." />
-	<Field label="Age" name="age" value={at.age_years === null ? '' : String(at.age_years)} unit="years" numeric />
+	<Stepper label={texts.howManyAlike} name="count" bind:value={count} min={1} max={10000} />
+	<Field label={sizeLabel} name="size" value={size} unit={length.unit} numeric hint={texts.blankTakenAsUsual} />
+	<Field label={texts.age} name="age" value={at.age_years === null ? '' : String(at.age_years)} unit={texts.years} numeric />
 	<SelectField
-		label="Condition"
+		label={texts.condition}
 		name="condition"
 		value={at.condition}
 		items={[
@@ -57,22 +54,22 @@
 	/>
 </div>
 <SelectField
-	label="Is the variety protected?"
+	label={texts.isTheVarietyProtected}
 	name="protection"
 	bind:value={protection}
 	items={[
-		{ value: 'unknown', name: 'not known' },
+		{ value: 'unknown', name: texts.notKnown },
 		{ value: 'free', name: 'no' },
-		{ value: 'protected', name: 'yes, by a plant patent or breeder’s right' }
+		{ value: 'protected', name: texts.yesByAPlant }
 	]}
-	hint="A protected variety may not be multiplied without a licence, whatever you do with the plants. The label says so by a number or “applied for”; the term is about 20 years from filing."
+	hint={texts.aProtectedVarietyMay}
 />
 {#if protection === 'protected'}
 	<Field
-		label="Protected until the end of"
+		label={texts.protectedUntilTheEnd}
 		name="until"
 		value={at.protected_until === null ? '' : String(at.protected_until)}
-		unit="year"
+		unit={texts.year}
 		numeric
 	/>
 {/if}

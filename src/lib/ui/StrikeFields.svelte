@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import Note from '$lib/ui/Note.svelte';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { sayOffSeason } from '$lib/core/plan/troubleWords.js';
@@ -19,22 +20,21 @@
 	let struck = $derived(count);
 </script>
 
-<Stepper label="How many {pieces[1]} struck" name="struck" bind:value={struck} min={1} />
+<Stepper label={texts.howManyStruck(pieces[1])} name="struck" bind:value={struck} min={1} />
 {#if limits?.off && struck > 0}<Note tone="now">{sayOffSeason(limits.off, struck, limits.chance)}</Note>{/if}
 {#if limits && struck > limits.gives}<Note tone="now">
-		{limits.gives === 0 ? 'The plant has nothing to give this way now' : `The plant can give about ${limits.gives} now`}: more
-		than that sets it back. What you take is counted all the same.
+		{texts.moreThanThatSets(limits.gives === 0 ? texts.thePlantHasNothing : texts.thePlantCanGive(limits.gives))}
 	</Note>{/if}
 <SelectField
-	label="Where they stand"
+	label={texts.whereTheyStand}
 	name="place_id"
 	value={placeId ?? ''}
-	items={[{ value: '', name: 'No place yet' }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
+	items={[{ value: '', name: texts.noPlaceYet }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
 />
-<Field label="In" name="container" value={way.container} maxlength={80} />
-<Field label="Medium" name="medium" value={way.medium} maxlength={120} />
+<Field label={texts.inWord} name="container" value={way.container} maxlength={80} />
+<Field label={texts.medium} name="medium" value={way.medium} maxlength={120} />
 <div class="grid gap-4 sm:grid-cols-2">
-	<Field label="Hormone" name="hormone" value={way.hormone} maxlength={120} hint="What you used, not what is advised." />
-	<Field label="Cover" name="cover" value={way.cover} maxlength={120} />
+	<Field label={texts.hormone} name="hormone" value={way.hormone} maxlength={120} hint={texts.whatYouUsedNot} />
+	<Field label={texts.cover} name="cover" value={way.cover} maxlength={120} />
 </div>
-<Checkbox name="wound">Base wounded</Checkbox>
+<Checkbox name="wound">{texts.baseWounded}</Checkbox>

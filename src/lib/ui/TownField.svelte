@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where the garden is: a town by any of its names, or where this device stands. What is typed may also be no town. */
+	import { texts } from '$lib/messages/garden.js';
 	import { Combobox } from 'bits-ui';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import { onMount } from 'svelte';
@@ -15,7 +16,7 @@
 	let { typed }: { typed: GardenTyped } = $props();
 	const uid = $props.id();
 	const wrong = problemFor(() => 'place');
-	const hint = 'Any spelling will do. Choose it from the list, or give the position below.';
+	const hint = texts.anySpellingWillDo;
 
 	let alive = $state(false);
 	let towns = $state.raw<Town[]>([]);
@@ -57,7 +58,7 @@
 				.catch((e: Error) => {
 					if (e.name === 'AbortError') return;
 					looking = false;
-					trouble = 'The list of towns does not answer: give the position below.';
+					trouble = texts.theListOfTowns;
 				});
 		}, PAUSE_MS);
 	}
@@ -71,14 +72,14 @@
 				ask(`lat=${at.latitude}&lon=${at.longitude}`)
 					.then(([t]) => {
 						if (t) typed.take(t, at);
-						else trouble = 'No town is known near here: give the height below.';
+						else trouble = texts.noTownIsKnown;
 					})
-					.catch(() => (trouble = 'The list of towns does not answer: type the town instead.'))
+					.catch(() => (trouble = texts.theListOfTownsDoes))
 					.finally(() => (finding = false));
 			},
 			() => {
 				finding = false;
-				trouble = 'This device did not tell where it is: type the town instead.';
+				trouble = texts.thisDeviceDidNot;
 			},
 			{ timeout: 15_000, maximumAge: 3_600_000 }
 		);
@@ -92,10 +93,10 @@
 </script>
 
 {#if !alive}
-	<Field label="Nearest town" name="place" bind:value={typed.place} maxlength={120} {hint} />
+	<Field label={texts.nearestTown} name="place" bind:value={typed.place} maxlength={120} {hint} />
 {:else}
 	<div>
-		<Label for={uid}>Nearest town</Label>
+		<Label for={uid}>{texts.nearestTown}</Label>
 		<div class="flex items-stretch gap-2">
 			<Combobox.Root
 				type="single"
@@ -131,24 +132,24 @@
 								class="flex min-h-11 cursor-pointer items-center justify-between gap-3 border-b border-rule px-3 py-1 data-highlighted:bg-primary-100"
 							>
 								<span
-									>{t.name}{#if t.near}, near {t.near}{/if}</span
+									>{t.name}{#if t.near}{texts.near(t.near)}{/if}</span
 								>
 								<span class="note shrink-0 text-right"
 									>{sayDistance(Math.round(t.heightM), { length: t.us ? 'us' : 'metric', temperature: 'C' })}</span
 								>
 							</Combobox.Item>
 						{:else}
-							<p class="px-3 py-2 text-faded">No town is called so. Give the position below instead.</p>
+							<p class="px-3 py-2 text-faded">{texts.noTownIsCalled}</p>
 						{/each}
 					</Combobox.Content>
 				</Combobox.Portal>
 			</Combobox.Root>
 			{#if canTell}
 				<Act type="button" class="shrink-0" onclick={here} disabled={finding}>
-					<LocateFixed size={20} aria-hidden="true" />{finding ? 'Looking …' : 'I’m here'}
+					<LocateFixed size={20} aria-hidden="true" />{finding ? texts.looking : texts.imHere}
 				</Act>
 			{/if}
 		</div>
-		<Says id="{uid}-say" wrong={wrong() ?? (trouble || null)} hint={looking ? 'Looking …' : hint} />
+		<Says id="{uid}-say" wrong={wrong() ?? (trouble || null)} hint={looking ? texts.looking : hint} />
 	</div>
 {/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The pieces in their rows. A tap says rooted, a second one lost, a third takes it back. Shape and word, not colour alone. */
+	import { texts } from '$lib/messages/bench.js';
 	import type { Tray } from '$lib/core/ledger/tray.js';
 	interface Props {
 		tray: Tray;
@@ -9,7 +10,13 @@
 		readonly?: boolean;
 	}
 	let { tray, rooted = $bindable([]), lost = $bindable([]), readonly = false }: Props = $props();
-	const WORD: Record<string, string> = { '.': 'empty', u: 'not rooted yet', r: 'rooted', p: 'gone on', x: 'lost' };
+	const WORD: Record<string, string> = {
+		'.': texts.emptyWord,
+		u: texts.notRootedYet,
+		r: texts.rootedWord,
+		p: texts.goneOn,
+		x: texts.lostWord
+	};
 	const markOf = (i: number) => (lost.includes(i) ? 'x' : rooted.includes(i) ? 'r' : tray.cells[i]!);
 	const isNew = (i: number) => lost.includes(i) || rooted.includes(i);
 	function tap(i: number) {
@@ -30,7 +37,7 @@
 		class="grid w-max gap-1 border border-ink bg-pane p-2"
 		style:grid-template-columns="repeat({tray.columns}, {small ? '2rem' : '2.75rem'})"
 		role="group"
-		aria-label="The tray, {tray.rows} rows of {tray.columns}"
+		aria-label={texts.theTrayRowsOf(tray.rows, tray.columns)}
 	>
 		{#each tray.cells as _, i (i)}
 			{@const mark = markOf(i)}
@@ -38,9 +45,12 @@
 				type="button"
 				class="cell {small ? 'h-8' : 'h-11'} {isNew(i) ? 'fresh' : ''}"
 				disabled={readonly || !'ur'.includes(tray.cells[i]!)}
-				aria-label="Row {Math.floor(i / tray.columns) + 1}, place {(i % tray.columns) + 1}: {WORD[mark]}{letter(i)
-					? `, ${tray.groups[tray.of[i]!]}`
-					: ''}"
+				aria-label={texts.rowPlace(
+					Math.floor(i / tray.columns) + 1,
+					(i % tray.columns) + 1,
+					WORD[mark] ?? '',
+					letter(i) ? `, ${tray.groups[tray.of[i]!]}` : ''
+				)}
 				onclick={() => tap(i)}
 			>
 				<svg viewBox="0 0 24 24" class="h-full w-full" aria-hidden="true">

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How a want would do too where it cannot be met whole, and what it weighs against others. */
+	import { texts } from '$lib/messages/wants.js';
 	import Field from './Field.svelte';
 	import Fold from './Fold.svelte';
 	import SelectField from './SelectField.svelte';
@@ -11,23 +12,23 @@
 	let { enough = null, lateWeeks = 0, weighs = 'alike' }: Props = $props();
 </script>
 
-<Fold label="If it can’t be met whole">
+<Fold label={texts.ifItCantBe}>
 	<Field
-		label="Fewer that would do"
+		label={texts.fewerThatWouldDo}
 		name="enough"
 		value={enough === null ? '' : String(enough)}
 		numeric
-		hint="Empty: all of them or it is not met."
+		hint={texts.emptyAllOfThem}
 	/>
-	<Field label="Weeks that it may be late" name="late_weeks" value={String(lateWeeks)} numeric />
+	<Field label={texts.weeksThatItMay} name="late_weeks" value={String(lateWeeks)} numeric />
 	<SelectField
-		label="If not all wants can be met"
+		label={texts.ifNotAllWants}
 		name="weighs"
 		value={weighs}
 		items={[
-			{ value: 'first', name: 'This before others' },
-			{ value: 'alike', name: 'This like others' },
-			{ value: 'last', name: 'This after others' }
+			{ value: 'first', name: texts.thisBeforeOthers },
+			{ value: 'alike', name: texts.thisLikeOthers },
+			{ value: 'last', name: texts.thisAfterOthers }
 		]}
 	/>
 </Fold>

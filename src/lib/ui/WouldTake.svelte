@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What a want would take, told beside it while it is typed: the same plan that its own page will show. */
+	import { texts } from '$lib/messages/wants.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { capital, sayCount, sayDoes } from '$lib/core/odds/words.js';
@@ -65,7 +66,7 @@
 					told = answer;
 				})
 				.catch(() => {
-					if (!going.signal.aborted) told = { says: 'wrong', why: 'It can’t be worked out just now.' };
+					if (!going.signal.aborted) told = { says: 'wrong', why: texts.itCantBeWorked };
 				})
 				.finally(() => {
 					if (!going.signal.aborted) asking = false;
@@ -79,57 +80,59 @@
 </script>
 
 <section
-	aria-label="What it would take"
+	aria-label={texts.whatItWouldTake}
 	aria-live="polite"
 	aria-busy={asking}
 	class="border-t-4 border-catkin bg-pane p-4 {asking ? 'opacity-60' : ''}"
 >
 	{#if told.says === 'nothing'}
-		<p class="text-faded">Choose a kind, how many and by when: what that takes is worked out here.</p>
+		<p class="text-faded">{texts.chooseAKindHow}</p>
 	{:else if told.says === 'wrong'}
 		<p class="text-lg">{told.why}</p>
 	{:else if told.says === 'why'}
 		<p class="text-lg">{told.why}</p>
-		{#if !told.stock}<p class="mt-2"><a href="{base}/stock/new?kind={kind}">Add one that you have</a></p>{/if}
+		{#if !told.stock}<p class="mt-2"><a href="{base}/stock/new?kind={kind}">{texts.addOneThatYou}</a></p>{/if}
 	{:else if told.says === 'plan'}
-		<p class="note">Least work: {told.way}</p>
+		<p class="note">{texts.leastWork(told.way)}</p>
 		<p>
 			<span class="figure">{told.strike}</span> <span class="unit">{told.strike === 1 ? told.pieces[0] : told.pieces[1]}</span>
 		</p>
 		<p class="font-semibold">
 			{told.goes
-				.map((g) => `${told.says === 'plan' && told.goes.length > 1 ? `${g.pieces} on ` : ''}${sayDate(g.on)}`)
+				.map((g) => `${told.says === 'plan' && told.goes.length > 1 ? texts.on(g.pieces) : ''}${sayDate(g.on)}`)
 				.join(', ')}
 		</p>
 		<p class="mt-2 text-lg">
-			{capital(sayDoes(told.probability, 'that', 'leaves you', `${of.target} or more by ${sayDate(of.due)}`))}; {sayCount(
+			{capital(sayDoes(told.probability, 'that', texts.leavesYou, texts.orMoreBy(of.target, sayDate(of.due))))}; {sayCount(
 				told.quantiles
 			)}.
 		</p>
 		<p class="mt-1">
-			Ready about {sayDate(told.ready)}, {sayMinutes(told.minutes)} of work in all. Bought, {of.target} would cost about {sayMoney(
-				told.buying,
-				currency
-			)}.
+			{texts.readyAboutOfWork(sayDate(told.ready), sayMinutes(told.minutes), of.target, sayMoney(told.buying, currency))}
 		</p>
-		{#if told.lastSafe}<p class="mt-1">The last safe day to strike is {sayDate(told.lastSafe)}.</p>{/if}
+		{#if told.lastSafe}<p class="mt-1">{texts.theLastSafeDay(sayDate(told.lastSafe))}</p>{/if}
 	{:else}
 		<p class="text-lg font-semibold">
-			{told.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(of.due)}.
+			{texts.by(told.nearly ? texts.notQuiteAsSure : texts.youCantBeThat, sayDate(of.due))}
 		</p>
 		{#if told.most}
 			<p class="mt-2">
-				The most by then: {plural(told.most.strike, told.most.pieces)}, {told.most.way}; {told.most.usually < 1
-					? 'but don’t count on any'
-					: `they usually leave ${Math.floor(told.most.usually)}`}.
+				{texts.theMostByThen(
+					plural(told.most.strike, told.most.pieces),
+					told.most.way,
+					told.most.usually < 1 ? texts.butDontCountOn : texts.theyUsuallyLeave(Math.floor(told.most.usually))
+				)}
 			</p>
 		{/if}
 		{#if told.soonest}
 			<p class="mt-2">
-				As sure as you ask by <strong>{sayDate(told.soonest.ready)}</strong>: {plural(told.soonest.strike, told.soonest.pieces)}, {told
-					.soonest.way}, struck on {sayDate(told.soonest.on)}.
+				{texts.asSureAsYou} <strong>{sayDate(told.soonest.ready)}</strong>{texts.struckOn(
+					plural(told.soonest.strike, told.soonest.pieces),
+					told.soonest.way,
+					sayDate(told.soonest.on)
+				)}
 			</p>
 		{/if}
-		<p class="mt-2">Bought, {of.target} would cost about {sayMoney(told.buying, currency)}.</p>
+		<p class="mt-2">{texts.boughtWouldCostAbout(of.target, sayMoney(told.buying, currency))}</p>
 	{/if}
 </section>

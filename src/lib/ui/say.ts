@@ -104,9 +104,10 @@ export function sayRange(a: string, b: string): string {
 
 export const plural = (n: number, [one, many]: readonly [string, string]): string => `${n} ${n === 1 ? one : many}`;
 
-/** "20 minutes", "3 hours", "2 days". */
+/** "less than a minute", "20 minutes", "3 hours", "2 days". */
 export function sayAge(ms: number): string {
 	const minutes = Math.max(0, ms / 60_000);
+	if (minutes < 1) return 'less than a minute';
 	const unit = (n: number, word: string) => `${Math.round(n)} ${word}${Math.round(n) === 1 ? '' : 's'}`;
 	if (minutes < 90) return unit(minutes, 'minute');
 	return minutes < 48 * 60 ? unit(minutes / 60, 'hour') : unit(minutes / 1440, 'day');

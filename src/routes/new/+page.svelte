@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/garden.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
 	import ArchiveIn from '$lib/ui/ArchiveIn.svelte';
@@ -9,7 +10,7 @@
 	let { data }: { data: PageData } = $props();
 	const USUAL = new Set(['sill', 'bench', 'bed', 'nursery_row']);
 	const blank = {
-		name: 'Our garden',
+		name: texts.ourGarden,
 		place: '',
 		latitude: null,
 		longitude: null,
@@ -26,33 +27,32 @@
 	};
 </script>
 
-<svelte:head><title>A garden · Surculus</title></svelte:head>
+<svelte:head><title>{texts.aGardenSurculus}</title></svelte:head>
 <main class="mx-auto max-w-2xl px-4 py-8">
 	<p class="font-head text-xl font-semibold">Surculus</p>
-	<h1 class="mt-4">Where is the garden?</h1>
+	<h1 class="mt-4">{texts.whereIsTheGarden}</h1>
 	<p class="mt-2 max-w-prose">
-		Say what you want standing where by when; get a dated plan that your plants, room, time and climate can carry, with honest
-		odds. First: where you are. Everything can be changed later.
+		{texts.sayWhatYouWant}
 	</p>
 	<div class="mt-6">
-		<EntryForm action="" submit="Begin" today={data.today} dated={false} noted={false}>
+		<EntryForm action="" submit={texts.begin} today={data.today} dated={false} noted={false}>
 			<GardenFields start={blank} year={Number(data.today.slice(0, 4))} brief />
 			<fieldset class="border-t border-ink pt-3">
-				<legend class="float-left mb-2 w-full font-head text-xl font-semibold">Places you have for plants</legend>
+				<legend class="float-left mb-2 w-full font-head text-xl font-semibold">{texts.placesYouHaveFor}</legend>
 				<div class="clear-both flex flex-wrap gap-2">
 					{#each STARTING_PLACES as p (p.kind)}
 						<Chip type="checkbox" name="places" value={p.kind} checked={USUAL.has(p.kind)}>{p.name}</Chip>
 					{/each}
 				</div>
-				<p class="note mt-2">Rooms and temperatures start as usual figures; set yours under Garden.</p>
+				<p class="note mt-2">{texts.roomsAndTemperaturesStart}</p>
 			</fieldset>
 		</EntryForm>
-		<Fold label="Or bring one in from an archive" class="mt-10 border-t border-ink pt-3">
+		<Fold label={texts.orBringOneIn} class="mt-10 border-t border-ink pt-3">
 			<p class="mt-1 mb-3 max-w-prose">
-				Everything that was ever written comes with it: entries, plants, weather, settings. Nothing is taken in by halves.
+				{texts.everythingThatWasEver}
 			</p>
 			<ArchiveIn />
 		</Fold>
-		{#if data.others}<p class="mt-6"><a href="/">Back to the garden you have</a></p>{/if}
+		{#if data.others}<p class="mt-6"><a href="/">{texts.backToTheGarden}</a></p>{/if}
 	</div>
 </main>

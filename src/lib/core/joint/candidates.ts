@@ -23,6 +23,8 @@ const MOST_DATES = 30;
 const WEEK = 7;
 /** A batch of which fewer come in time is no way to a want. */
 const LEAST_CHANCE = 0.01;
+/** Where fewer of those that come at all come in time, a person asks for a later day and strikes nothing (common practice, no source). */
+const LEAST_IN_TIME = 0.1;
 const RELUCTANCE = PLAN.reluctance.value;
 
 export interface Candidate {
@@ -129,6 +131,7 @@ export class Field {
 		const mean = meanOf(q);
 		if (mean < least) return null;
 		const ever = way.stages.reduce((p, s) => (s.to === 'wintered' ? p : p * meanChance(odds.get(s.to)!)), 1);
+		if (least > 0 && mean < LEAST_IN_TIME * ever) return null;
 		const inBest = on >= window.bestFrom && on <= window.bestTo;
 		const away = Math.max(0, window.bestFrom - on, on - window.bestTo);
 		const opened = Math.max(window.opens, this.r.today);

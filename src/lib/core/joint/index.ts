@@ -3,6 +3,7 @@ export * from './solve.js';
 export * from './binds.js';
 export * from './byHand.js';
 export { carrying } from './carry.js';
+export { standsIn } from './rooms.js';
 export { ladderFor } from './ladder.js';
 export type { Coming, Ladder } from './ladder.js';
 export type { Pattern, Part } from './patterns.js';

@@ -25,11 +25,18 @@ export interface Master {
 	proven: boolean;
 }
 
-export function master(of: Choosing, incumbent: readonly (Pattern | null)[], { whole, relaxed }: Solvers): Master {
+/** @param stopped asked between its programmes: nothing is chosen then */
+export function master(
+	of: Choosing,
+	incumbent: readonly (Pattern | null)[],
+	{ whole, relaxed }: Solvers,
+	stopped: () => boolean = () => false
+): Master {
 	const active = of.pools.map((pool, w) => new Set(spread(pool, FIRST).concat(incumbent[w] ?? [])));
 	let bound = -Infinity;
 	let prices: Map<number, number> = new Map();
 	for (let round = 0; round < ROUNDS; round++) {
+		if (stopped()) return { chosen: null, bound, proven: false };
 		const { programme, columns, rows } = programmeOf(of, active);
 		const told = relaxed(programme);
 		if (!told) break;
@@ -62,7 +69,7 @@ export function master(of: Choosing, incumbent: readonly (Pattern | null)[], { w
 		for (const [, p] of order.slice(0, LAST)) active[w]!.add(p);
 	});
 	const { programme, columns } = programmeOf(of, active);
-	const solved = whole(programme);
+	const solved = stopped() ? null : whole(programme);
 	if (!solved) return { chosen: null, bound, proven: false };
 	const chosen = of.pools.map((pool) => emptyIn(pool));
 	columns.forEach((p, c) => {

@@ -22,6 +22,17 @@ const TRIES = 40;
 /** Nobody plans further ahead: what is due later is looked at with the last day that there is. */
 export const MOST_DAYS = 3 * 366;
 
+/** Places that are kept free have no room but for what stands in them, and that takes none of the others'. */
+function keptFree(r: JointRequest): JointRequest {
+	const free = new Set(r.rules?.notPlaces);
+	if (free.size === 0) return r;
+	return {
+		...r,
+		rooms: r.rooms.map((room) => (free.has(room.id) ? { ...room, cm2: 0 } : room)),
+		busy: r.busy.map((b) => (b.roomId !== null && free.has(b.roomId) ? { ...b, need: { ...b.need, areaCm2: 0 } } : b))
+	};
+}
+
 /** All that does not change while plans of one garden are compared. */
 export interface Prepared {
 	r: JointRequest;
@@ -46,12 +57,13 @@ export interface Face {
 }
 
 /** @param known candidates worked out before, where wants' days and stock are the same: only targets may differ */
-export function prepareJoint(r: JointRequest, known?: Field, tails = new Map<number, Tail>()): Prepared {
+export function prepareJoint(asked: JointRequest, known?: Field, tails = new Map<number, Tail>()): Prepared {
+	const r = keptFree(asked);
 	const field = known ?? new Field(r, new Sample(SEASONS, r.seed, r.rho));
-	const faces = r.wants.map((asked) =>
+	const faces = r.wants.map((whole) =>
 		[
-			{ want: asked, given: 0 },
-			...(asked.otherwise ?? []).map(({ given, ...as }) => ({ want: { ...asked, ...as, whole: asked.target }, given }))
+			{ want: whole, given: 0 },
+			...(whole.otherwise ?? []).map(({ given, ...as }) => ({ want: { ...whole, ...as, whole: whole.target }, given }))
 		].map(({ want, given }): Face => ({
 			...{ want, given, candidates: [...field.candidatesOf(want)] },
 			odds: new Odds(want, field, tails, pinnedFor(r, field, want))
@@ -82,7 +94,10 @@ function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]):
 }
 
 /** The same patterns where there is more or less of room and minutes. */
-export const withLimits = (p: Prepared, r: JointRequest): Prepared => ({ ...p, r, rows: rowsOf(r, p.candidates) });
+export function withLimits(p: Prepared, asked: JointRequest): Prepared {
+	const r = keptFree(asked);
+	return { ...p, r, rows: rowsOf(r, p.candidates) };
+}
 
 /** What a want is worth in money: enough that no saving of work is bought with it. */
 function worthOf({ want: w, odds, candidates }: Face): number {
@@ -134,22 +149,37 @@ export interface Found {
 	bound: number;
 }
 
-/** The best choice found, with limits by steps, not by the clock: the same question has the same plan. */
-export function choose(p: Prepared, solvers: Solvers | null, start?: readonly Pattern[]): Found {
-	const of: Choosing = { pools: p.pools.map((pool) => pool.filter((x) => fitsAlone(x, p.rows.limits))), limits: p.rows.limits };
-	const first = whole(p, start ?? inTurn(of, inOrder(p)));
-	const tries = TRIES * p.r.wants.length;
-	let best = whole(p, descend(of, first, tries));
-	let bound = of.pools.reduce((sum, pool) => sum + pool[0]!.cost, 0);
-	if (solvers) {
-		const told = master(of, best, solvers);
-		bound = Math.max(bound, told.bound);
-		if (told.chosen && holds(of, told.chosen)) {
-			const polished = whole(p, descend(of, told.chosen, tries));
-			if (costOf(polished) < costOf(best) - 1e-9) best = polished;
-		}
-	}
+const choosingOf = (p: Prepared): Choosing => ({
+	pools: p.pools.map((pool) => pool.filter((x) => fitsAlone(x, p.rows.limits))),
+	limits: p.rows.limits
+});
+const triesOf = (p: Prepared): number => TRIES * p.r.wants.length;
+
+/** A first choice, by hand's reach alone: there long before the best one. */
+export function firstChoice(p: Prepared): Found {
+	const of = choosingOf(p);
+	const first = whole(p, inTurn(of, inOrder(p)));
+	const best = whole(p, descend(of, first, triesOf(p)));
+	const bound = of.pools.reduce((sum, pool) => sum + pool[0]!.cost, 0);
 	return { chosen: best, first, bound: Math.min(bound, costOf(best)) };
+}
+
+/** A choice made better by the programme of all patterns; never worse. @param stopped asked between its steps */
+export function betterChoice(p: Prepared, found: Found, solvers: Solvers, stopped?: () => boolean): Found {
+	const of = choosingOf(p);
+	const told = master(of, found.chosen, solvers, stopped);
+	let best = found.chosen;
+	if (told.chosen && holds(of, told.chosen)) {
+		const polished = whole(p, descend(of, told.chosen, triesOf(p)));
+		if (costOf(polished) < costOf(best) - 1e-9) best = polished;
+	}
+	return { chosen: best, first: found.first, bound: Math.min(Math.max(found.bound, told.bound), costOf(best)) };
+}
+
+/** The best choice found, with limits by steps, not by the clock: the same question has the same plan. */
+export function choose(p: Prepared, solvers: Solvers | null, stopped?: () => boolean): Found {
+	const found = firstChoice(p);
+	return solvers ? betterChoice(p, found, solvers, stopped) : found;
 }
 
 /** What asks for more than there is by itself is in no plan, and would only flatter the bound. What adds nothing always fits. */
@@ -210,7 +240,7 @@ function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
 }
 
 const firstRoom = (p: Prepared, set: number): string | null =>
-	set ? (p.r.rooms.find((_, i) => set & (1 << i))?.id ?? null) : null;
+	set ? (p.r.rooms.find((room, i) => set & (1 << i) && room.cm2 !== 0)?.id ?? null) : null;
 
 function loadsOf(p: Prepared, chosen: readonly Pattern[]): Load[] {
 	const { loads } = new Choice({ pools: p.pools, limits: p.rows.limits }, chosen);

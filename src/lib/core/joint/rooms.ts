@@ -4,7 +4,7 @@
  * than it has by what can stand nowhere else. So each set of places that matters is a row of its own, and no batch has
  * to be told its shelf before the plan is made.
  */
-import { OUTDOORS, ROOMS } from '../places.js';
+import { IN_THE_GROUND, OUTDOORS, ROOMS } from '../places.js';
 import type { StageNeed } from '../plan/effort.js';
 import type { Lives, Room, Wintering } from './types.js';
 
@@ -16,6 +16,8 @@ const GLASS = new Set(['frame']);
 const SHADE = new Set(['frame', 'bench']);
 const ROOTING = new Set([...ROOMS, ...SHADE]);
 const ROW = new Set(['nursery_row']);
+/** A place in which a stage of something can stand on its way: nothing is told to wait in a bed. */
+export const standsIn = ({ kind }: Pick<Room, 'kind'>): boolean => !IN_THE_GROUND.has(kind) || ROW.has(kind);
 /** More places with room of their own than a number has bits are not told apart. */
 export const MOST_ROOMS = 30;
 /** A place that is much worse for the kind than the garden's best is not where a plan puts it. */

@@ -1,5 +1,5 @@
 /** From the question to a plan whose promises were looked over: searched on a sample, told by the wants' own odds. */
-import { choose, prepareJoint, poolOf } from './plan.js';
+import { betterChoice, choose, firstChoice, poolOf, prepareJoint } from './plan.js';
 import type { Found, Prepared } from './plan.js';
 import type { Pattern } from './patterns.js';
 import type { Solvers } from './master.js';
@@ -23,22 +23,49 @@ const ON_TOP = 0.004;
 /** Rounds of looking over: after the second nearly none is short. */
 const ROUNDS = 3;
 
-/**
- * The search picks what looks best on its sample, so its promises are a little too good, and a little more for each
- * thing that it leaves out (what grows already shares its way's chances). So each promise is worked out anew as the
- * want will tell it; where that is short by more than nothing the want is asked for more, and all is chosen once more.
- */
-export function solveJoint(r: JointRequest, solvers: Solvers | null, exact: Exact): Solved {
+/** A plan that was begun: there is a first one, and all that a better one is looked for with. */
+export interface Begun {
+	p: Prepared;
+	found: Found;
+	/** The odds of a want with a pattern, each worked out once. */
+	told: Exact;
+}
+
+export function beginJoint(r: JointRequest, exact: Exact): Begun {
 	const p = prepareJoint(r);
 	const known = new Map<string, number>();
-	const told = (as: JointWant, x: Pattern): number => {
+	const told: Exact = (as, x) => {
 		const key = `${x.want} ${as.target} ${as.due} ${x.key}`;
 		let odds = known.get(key);
 		if (odds === undefined) known.set(key, (odds = exact(as, x)));
 		return odds;
 	};
-	let found = choose(p, solvers);
+	return { p, found: firstChoice(p), told };
+}
+
+/** What was found, with its promises as the wants will tell them. */
+export const toldOf = ({ p, told }: Begun, found: Found): Solved => ({
+	...{ ...found, p },
+	odds: found.chosen.map((x, w) => told(p.r.wants[w]!, x)),
+	promised: found.chosen.map((x) => told(x.as, x))
+});
+
+/**
+ * The search picks what looks best on its sample, so its promises are a little too good, and a little more for each
+ * thing that it leaves out (what grows already shares its way's chances). So each promise is worked out anew as the
+ * want will tell it; where that is short by more than nothing the want is asked for more, and all is chosen once more.
+ *
+ * @param stopped asked between the steps; what was begun can be finished another time
+ * @returns null where it was stopped
+ */
+export function finishJoint(begun: Begun, solvers: Solvers | null, stopped: () => boolean = () => false): Solved | null {
+	const { told } = begun;
+	const { r } = begun.p;
+	// Asked anew after a stop it goes the same way: margins and pools are its own.
+	const p: Prepared = { ...begun.p, margins: begun.p.margins.slice(), pools: [...begun.p.pools] };
+	let found = solvers ? betterChoice(p, begun.found, solvers, stopped) : begun.found;
 	for (let round = 0; round < ROUNDS; round++) {
+		if (stopped()) return null;
 		let short = false;
 		found.chosen.forEach((x, w) => {
 			const asked = Math.min(MOST_ASKED, r.wants[w]!.confidence + r.weights.surer);
@@ -50,12 +77,12 @@ export function solveJoint(r: JointRequest, solvers: Solvers | null, exact: Exac
 			short = true;
 		});
 		if (!short) break;
-		found = choose(p, solvers);
+		found = choose(p, solvers, stopped);
 	}
-	return {
-		...{ ...found, p },
-		odds: found.chosen.map((x, w) => told(r.wants[w]!, x)),
-		promised: found.chosen.map((x) => told(x.as, x))
-	};
+	return stopped() ? null : toldOf({ ...begun, p }, found);
 }
 const MOST_ASKED = 0.99;
+
+/** The plan of all wants, from the question to its end. */
+export const solveJoint = (r: JointRequest, solvers: Solvers | null, exact: Exact): Solved =>
+	finishJoint(beginJoint(r, exact), solvers)!;

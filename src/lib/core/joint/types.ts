@@ -121,6 +121,8 @@ export interface Rules {
 	notWays?: readonly string[];
 	/** Weeks in which nothing is struck. */
 	notIn?: readonly Span[];
+	/** Places, by id, in which nothing new is to stand. */
+	notPlaces?: readonly string[];
 	/** All that is new may cost so much, in the garden's currency. */
 	spend?: number | undefined;
 	/** Batches that are to be: so many of a source by a way on a day. */

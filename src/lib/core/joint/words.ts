@@ -1,7 +1,7 @@
 /** What is said of a plan of all wants: what it gives, what is next, what holds a want back, what would help. */
 import { sayDate } from '../dates.js';
 import type { IsoDate } from '../dates.js';
-import { sayMoney } from '../numbers.js';
+import { sayCost, sayMoney } from '../numbers.js';
 import { capital, sayDoes, sayOdds, sayOddsAsked } from '../odds/words.js';
 import { sayArea, sayMinutes } from '../units/say.js';
 import type { UnitChoice } from '../units/say.js';
@@ -161,7 +161,7 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 		case 'grow':
 			return `${sayLadder(c)} ${sayOdds(odds)}.`;
 		case 'money':
-			return `Buy ${c.plants}, about ${sayMoney(c.cost, currency)}.`;
+			return `Buy ${c.plants}, ${sayCost(c.cost, currency)}.`;
 	}
 }
 

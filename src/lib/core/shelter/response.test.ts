@@ -9,7 +9,8 @@ function solved(tau: number, start: number, o: Outside, until: number): (t: numb
 	const marks = [...new Set([0, ...o.steps.map((s) => s.atHour).filter((h) => h > 0 && h < until), until])].sort((a, b) => a - b);
 	const ends: { from: number; y: number }[] = [{ from: 0, y: start }];
 	const along = (from: number, y: number, to: number) => {
-		if (to <= from) return y;
+		// Shorter than its shortest step, it would never come to an end.
+		if (to - from < 1e-12) return y;
 		const steps = o.steps.filter((s) => s.atHour <= from).reduce((sum, s) => sum + s.deltaC, 0);
 		const out = (t: number) => o.meanC + steps + o.amplitudeC * Math.cos((2 * Math.PI * (t - o.peakHour)) / 24);
 		const slope = (d: number[], [T]: number[], t: number) => void (d[0] = (out(t) - T!) / tau);

@@ -7,7 +7,7 @@ import type { FillRequest } from '../groundSchema.js';
 import type { GrowRequest } from '../growSchema.js';
 import { bindsView } from '../bindsView.js';
 import type { PlanAsked } from '../jointSolved.js';
-import { handView, planView } from '../jointView.js';
+import { firstView, handView, planView } from '../jointView.js';
 import type { HandAsked } from '../jointView.js';
 import type { OutcomeRequest, StrikeRequest } from '../oddsSchema.js';
 import { simView } from '../simView.js';
@@ -49,7 +49,8 @@ export const JOBS = {
 	labels: async (job: LabelJob) => new Uint8Array(await labelsPdf(job)),
 	grow: async (q: GrowRequest) => grow(q, await solver({ seconds: GROW_SECONDS, gap: 0 })),
 	fill: async (q: FillRequest) => fillOutline(q),
-	plan: async (a: PlanAsked) => planView(a),
+	planFirst: async (a: PlanAsked) => firstView(a),
+	plan: async (a: PlanAsked & { watch: Watched }) => planView(a),
 	planHand: async (a: HandAsked) => handView(a),
 	planSim: async (a: PlanAsked & { watch: Watched }) => simView(a),
 	planBinds: async (a: PlanAsked & { want: string }) => bindsView(a),

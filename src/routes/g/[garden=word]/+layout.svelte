@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/common.js';
 	import Toast from 'flowbite-svelte/Toast.svelte';
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
@@ -6,6 +7,7 @@
 	import { isTimed } from '$lib/formats/screens.js';
 	import Chrome from '$lib/ui/Chrome.svelte';
 	import Clocks from '$lib/ui/Clocks.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Keys from '$lib/ui/Keys.svelte';
 	import Palette from '$lib/ui/Palette.svelte';
 	import SeasonStrip from '$lib/ui/SeasonStrip.svelte';
@@ -37,21 +39,25 @@
 <a
 	href="#content"
 	class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-catkin focus:px-4 focus:py-3 focus:text-night"
-	>To the content</a
+	>{texts.toTheContent}</a
 >
-<Chrome garden={data.garden.name} {base} query={day} {current} onfind={() => (finding = true)} />
-<SeasonStrip
-	climate={data.garden.climate}
-	today={data.garden.today}
-	viewed={data.viewed}
-	lanes={data.lanes}
-	weather={data.weather}
-	windows={page.data.stripWindows ?? []}
-	inside={page.data.stripInside ?? null}
-	units={data.garden.units}
-	{base}
-	still={!isTimed(page.url.pathname.split('/').slice(3).join('/'))}
-/>
+<Island>
+	<Chrome garden={data.garden.name} {base} query={day} {current} onfind={() => (finding = true)} />
+</Island>
+<Island>
+	<SeasonStrip
+		climate={data.garden.climate}
+		today={data.garden.today}
+		viewed={data.viewed}
+		lanes={data.lanes}
+		weather={data.weather}
+		windows={page.data.stripWindows ?? []}
+		inside={page.data.stripInside ?? null}
+		units={data.garden.units}
+		{base}
+		still={!isTimed(page.url.pathname.split('/').slice(3).join('/'))}
+	/>
+</Island>
 
 <Clocks clocks={data.clocks} now={data.now} {base} />
 
@@ -69,10 +75,10 @@
 						<button
 							class="flex min-h-11 items-center gap-2 border border-onbar px-3 font-semibold"
 							onclick={undo}
-							disabled={undoing}><Undo size={18} aria-hidden="true" />Undo</button
+							disabled={undoing}><Undo size={18} aria-hidden="true" />{texts.undo}</button
 						>
 					{/if}
-					<button class="min-h-11 min-w-11" aria-label="Close this message" onclick={() => (toast.shown = null)}>×</button>
+					<button class="min-h-11 min-w-11" aria-label={texts.closeThisMessage} onclick={() => (toast.shown = null)}>×</button>
 				</span>
 			</div>
 		</Toast>

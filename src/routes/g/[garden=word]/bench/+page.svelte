@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import { sayNumber } from '$lib/core/numbers.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -31,36 +32,42 @@
 			.join(', ');
 </script>
 
-<svelte:head><title>Bench · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.bench(data.garden.name)}</title></svelte:head>
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
-		<h1>What is rooting and growing{data.isToday ? '' : `, as expected on ${sayDate(data.viewed)}`}</h1>
+		<h1>{texts.whatIsRootingAnd(data.isToday ? '' : texts.asExpectedOn(sayDate(data.viewed)))}</h1>
 		<p class="text-faded">
-			{data.inAll === 0 ? 'No batch yet' : plural(data.inAll, ['batch', 'batches'])}{data.isToday
+			{data.inAll === 0 ? texts.noBatchYet : plural(data.inAll, texts.batches)}{data.isToday
 				? data.due
-					? `, ${data.due === 1 ? 'one needs' : `${sayNumber(data.due)} need`} you this week.${data.byPlace ? '' : ' What is due soonest comes first.'}`
+					? texts.youThisWeek(
+							data.due === 1 ? texts.oneNeeds : texts.need(sayNumber(data.due)),
+							data.byPlace ? '' : texts.whatIsDueSoonest
+						)
 					: '.'
-				: ', if all goes as usual.'}
+				: texts.ifAllGoesAs}
 		</p>
 	</div>
 	<p class="flex flex-wrap gap-2">
-		<Act href="{base}/mix">Mix and shopping</Act><Act href="{base}/labels">Labels</Act><Act href="{base}/shelter">Shelter</Act
-		>{#if data.inAll}<Act href="{base}/bench/new">Strike without a plan</Act>{/if}
+		<Act href="{base}/mix">{texts.mixAndShopping}</Act><Act href="{base}/labels">{texts.labels}</Act><Act href="{base}/shelter"
+			>{texts.shelter}</Act
+		>{#if data.inAll}<Act href="{base}/bench/new">{texts.strikeWithoutAPlan}</Act>{/if}
 	</p>
 </div>
 {#if data.inAll === 0}
 	<div class="mt-8 max-w-xl border-t border-ink pt-6">
-		<p>Say what you want and take a plan: its batches come here. Or strike pieces of a plant you have.</p>
+		<p>{texts.sayWhatYouWant}</p>
 		<p class="mt-4 flex flex-wrap gap-2">
-			<Act main href="{base}/wants/new">Say what you want</Act><Act href="{base}/bench/new">Strike without a plan</Act>
+			<Act main href="{base}/wants/new">{texts.sayWhatYouWant2}</Act><Act href="{base}/bench/new">{texts.strikeWithoutAPlan}</Act>
 		</p>
 	</div>
 {/if}
 {#if data.inAll && data.isToday}
-	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label="Order">
-		<Act main={!data.byPlace} aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench">What asks first</Act>
-		<Act main={data.byPlace} aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place">What stands where</Act>
-		{#if !data.byPlace && !choosing}<Act class="sm:ml-auto" onclick={() => (choosing = true)}>Choose several</Act>{/if}
+	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label={texts.order}>
+		<Act main={!data.byPlace} aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench">{texts.whatAsksFirst}</Act>
+		<Act main={data.byPlace} aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place"
+			>{texts.whatStandsWhere}</Act
+		>
+		{#if !data.byPlace && !choosing}<Act class="sm:ml-auto" onclick={() => (choosing = true)}>{texts.chooseSeveral}</Act>{/if}
 	</p>
 {/if}
 {#if data.byPlace}
@@ -74,7 +81,7 @@
 						bind:group={chosen}
 						value={b.id}
 						classes={{ div: 'shrink-0 pr-3' }}
-						aria-label="Choose {b.code}, {b.kindName}"
+						aria-label={texts.choose(b.code, b.kindName)}
 					/>
 				{/if}
 				<BenchRow {b} {base} day={data.day} isToday={data.isToday} />
@@ -93,14 +100,14 @@
 	{/if}
 {/if}
 {#if data.ended.length}
-	<Fold label="Ended batches, the newest" class="mt-6">
+	<Fold label={texts.endedBatchesTheNewest} class="mt-6">
 		<ul class="ruled">
 			{#each data.ended as b (b.id)}
 				<li>
 					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane"
 						><span class="border border-ink px-1.5 font-mono">{b.code}</span>{b.kindName}{b.form ? `, ${b.form}` : ''} · {b.status ===
 						'dropped'
-							? 'plan dropped'
+							? texts.planDropped
 							: sayEnded(b)}</a
 					>
 				</li>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A batch in the list of the bench: what it is, how its pieces stand, what it asks for next. */
+	import { texts } from '$lib/messages/bench.js';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { STAGE_WORDS } from '$lib/ui/say.js';
@@ -13,16 +14,16 @@
 	}
 	let { b, base, day, isToday }: Props = $props();
 	const VERB = {
-		strike: 'Strike',
-		look: 'Look',
-		'winter-look': 'Look over',
-		pot: 'Pot',
-		'winter-count': 'Count after winter',
-		'frost-count': 'Look which live',
-		missed: 'Plan again',
-		shelter: 'Bring in',
-		plant: 'Plant',
-		decide: 'Decide'
+		strike: texts.strike,
+		look: texts.look,
+		'winter-look': texts.lookOver,
+		pot: texts.pot,
+		'winter-count': texts.countAfterWinter,
+		'frost-count': texts.lookWhichLive,
+		missed: texts.planAgain,
+		shelter: texts.bringIn,
+		plant: texts.plant,
+		decide: texts.decide
 	} as const;
 </script>
 
@@ -35,8 +36,8 @@
 		<p class="text-lg leading-tight font-semibold">{b.kindName}{b.form ? `, ${b.form}` : ''}</p>
 		<p class="note">
 			{b.wayName} · {b.status === 'planned'
-				? `planned for ${sayDate(b.plannedOn!)}`
-				: `struck ${sayDate(b.struckOn!)}`}{b.placeName ? ` · ${b.placeName}` : ''}
+				? texts.plannedFor(sayDate(b.plannedOn!))
+				: texts.struck(sayDate(b.struckOn!))}{b.placeName ? ` · ${b.placeName}` : ''}
 		</p>
 	</div>
 	<div>
@@ -53,11 +54,11 @@
 	</div>
 	<p>
 		{#if !isToday}
-			{#if b.plantedOn}<span class="text-faded">Planted about {sayDate(b.plantedOn.usual)}</span>{/if}
+			{#if b.plantedOn}<span class="text-faded">{texts.plantedAbout(sayDate(b.plantedOn.usual))}</span>{/if}
 		{:else if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
 			<span class={b.next.by < day ? 'font-semibold text-madder' : 'text-faded'}
-				>{b.next.by < day ? 'late, ' : ''}from {sayDate(isoOf(b.next.from), false)}</span
+				>{texts.from(b.next.by < day ? texts.late : '', sayDate(isoOf(b.next.from), false))}</span
 			>
-		{:else}<span class="text-faded">Nothing to do</span>{/if}
+		{:else}<span class="text-faded">{texts.nothingToDo}</span>{/if}
 	</p>
 </a>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What stands where: every place in walking order, its trays and pots to scale, what needs a look marked. */
+	import { texts } from '$lib/messages/bench.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
 	import type { ShownBatch } from '$lib/server/views/bench.js';
 	interface Props {
@@ -22,7 +23,7 @@
 	<section class="mt-6 border-t border-ink pt-2">
 		<div class="flex flex-wrap items-baseline justify-between gap-3">
 			<h2>{p.name}</h2>
-			{#if p.roomCm2}<p class="note">{Math.round((100 * p.usedCm2) / p.roomCm2)} % of its room in use</p>{/if}
+			{#if p.roomCm2}<p class="note">{texts.ofItsRoomIn(Math.round((100 * p.usedCm2) / p.roomCm2))}</p>{/if}
 		</div>
 		<ul class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-4">
 			{#each p.here as b (b.id)}
@@ -33,7 +34,8 @@
 									class="vessel {asks(b) ? 'asks' : ''} {b.potted > 0 ? 'potted' : b.rooted > 0 ? 'rooted' : ''}"
 									style:width="{side(b.holds.areaCm2)}px"
 									style:height="{side(b.holds.areaCm2)}px"
-								></span>{/each}{#if b.holds.count > MOST_DRAWN}<span class="note">and {b.holds.count - MOST_DRAWN} more</span
+								></span>{/each}{#if b.holds.count > MOST_DRAWN}<span class="note"
+									>{texts.andMore(b.holds.count - MOST_DRAWN)}</span
 								>{/if}
 						</span>
 						<span class="mt-1 block leading-tight"
@@ -42,24 +44,24 @@
 						>
 						<span class="note block first-letter:uppercase"
 							>{b.holds.open
-								? `${b.holds.count} in the ${b.holds.name.replace(/^the /, '')}`
+								? texts.inThe(b.holds.count, b.holds.name.replace(/^the /, ''))
 								: `${b.holds.count} × ${b.holds.name}`} · {b.trouble
 								? b.trouble.word
 								: b.rooting
 									? b.rooting.word
 									: b.potted > 0
-										? 'potted'
-										: 'rooted'}{asks(b) ? ' · asks for you now' : ''}</span
+										? texts.potted
+										: texts.rooted}{asks(b) ? texts.asksForYouNow : ''}</span
 						>
 					</a>
 				</li>
 			{/each}
 		</ul>
-		<MoreRows {rows} hidden={p.inAll - p.here.length} of={['batch here', 'batches here']} step={20} />
+		<MoreRows {rows} hidden={p.inAll - p.here.length} of={[texts.batchHere, texts.batchesHere]} step={20} />
 	</section>
 {/each}
 <p class="note mt-6">
-	To scale from above. Empty outline: rooting; half filled: rooted; filled: potted. A heavy yellow edge asks for you now.
+	{texts.toScaleFromAbove}
 </p>
 
 <style>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where does it all go? The beds of the garden, to one scale. */
+	import { texts } from '$lib/messages/ground.js';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import { goto } from '$app/navigation';
@@ -27,10 +28,10 @@
 	const standing = (b: PageData['beds'][number]) => b.stands.reduce((n, s) => n + s.count, 0);
 	const heading = $derived(
 		data.beds.length === 0
-			? 'No ground to plant in yet'
+			? texts.noGroundToPlant
 			: measured.length === 0
-				? 'No bed is measured yet'
-				: `${sayArea(area, units)} of measured ground`
+				? texts.noBedIsMeasured
+				: texts.ofMeasuredGround(sayArea(area, units))
 	);
 	let kind = $derived(data.asked.kind);
 	let count = $derived(data.asked.count);
@@ -40,27 +41,24 @@
 		!w
 			? ''
 			: going.length === 0
-				? `No measured bed has room for ${w.count === 1 ? 'it' : 'them'} in light that suits ${w.count === 1 ? 'it' : 'them'}.`
-				: `${going.map((b, i) => `${b.takes}${i === 0 ? ` ${w.kind.name}` : ''} in ${b.name}`).join(', ')}${w.left > 0 ? `; ${w.left} ${w.left === 1 ? 'is' : 'are'} left over: give ${w.left === 1 ? 'it' : 'them'} away, or pot ${w.left === 1 ? 'it' : 'them'} on` : ''}.`
+				? texts.noMeasuredBedHas(w.count === 1 ? 'it' : 'them', w.count === 1 ? 'it' : 'them')
+				: `${going.map((b, i) => texts.inWord(b.takes, i === 0 ? ` ${w.kind.name}` : '', b.name)).join(', ')}${w.left > 0 ? texts.leftOverGiveAway(w.left, w.left === 1 ? 'is' : 'are', w.left === 1 ? 'it' : 'them', w.left === 1 ? 'it' : 'them') : ''}.`
 	);
 </script>
 
-<svelte:head><title>Ground · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.ground(data.garden.name)}</title></svelte:head>
 <h1>{heading}</h1>
 {#if data.beds.length === 0}
-	<Note
-		>Beds, hedges, slopes and nursery rows are places of the garden: <a href="{base}/settings">add one</a>, then measure it here.</Note
-	>
+	<Note>{texts.bedsHedgesSlopesAnd} <a href="{base}/settings">{texts.addOne}</a>{texts.thenMeasureItHere}</Note>
 {:else}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		{sayThen(data.viewed, data.garden.today)}
-		{measured.length > 1 ? 'All drawn to one scale. ' : ''}Open a bed to see how many plants fill it, and where each of them goes.
+		{texts.openABedTo(sayThen(data.viewed, data.garden.today), measured.length > 1 ? texts.allDrawnToOne : '')}
 	</p>
 {/if}
 
 {#if measured.length}
 	<section class="mt-6" aria-labelledby="where">
-		<h2 id="where" class="border-b border-ink pb-1">Where can these go?</h2>
+		<h2 id="where" class="border-b border-ink pb-1">{texts.whereCanTheseGo}</h2>
 		<form
 			class="no-print mt-3 grid items-end gap-4 sm:grid-cols-[2fr_1fr_auto]"
 			onsubmit={(e) => {
@@ -69,13 +67,13 @@
 			}}
 		>
 			<ChoiceField
-				label="Kind"
+				label={texts.kind}
 				name="kind"
-				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))}
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? texts.youHaveIt : '' }))}
 				bind:value={kind}
 			/>
-			<Field label="How many" name="count" bind:value={count} numeric />
-			<Act type="submit">Find room</Act>
+			<Field label={texts.howMany} name="count" bind:value={count} numeric />
+			<Act type="submit">{texts.findRoom}</Act>
 		</form>
 		{#if data.wrong}<Note tone="harm" said>{data.wrong}</Note>{/if}
 		{#if w}
@@ -89,8 +87,7 @@
 						>
 						<span
 							><span class="note">{b.light}</span>
-							{sayFits(b.fits)}
-							{sayLength(w.spacingCm, units)} apart</span
+							{texts.apart(sayFits(b.fits), sayLength(w.spacingCm, units))}</span
 						>
 					</li>
 				{/each}
@@ -106,7 +103,7 @@
 						<strong class="text-xl underline underline-offset-4">{b.name}</strong>
 						<span class="note"
 							>{sayArea(b.ground!.areaM2, units)}{standing(b)
-								? `, ${standing(b)} ${standing(b) === 1 ? 'plant stands' : 'plants stand'} there`
+								? texts.there(standing(b), standing(b) === 1 ? texts.plantStands : texts.plantsStand)
 								: ''}</span
 						>
 					</span>
@@ -128,18 +125,18 @@
 <div class="no-print mt-6"><Map {base} today={data.garden.today} any={measured.length > 0} /></div>
 {#if data.beds.length}
 	<div class="no-print mt-6 flex flex-wrap gap-3">
-		<Act href="{base}/ground/moves">Things have to change places: in what order?</Act>
-		<Act href="{base}/ground/leaving">We leave this garden: what comes along?</Act>
+		<Act href="{base}/ground/moves">{texts.thingsHaveToChange}</Act>
+		<Act href="{base}/ground/leaving">{texts.weLeaveThisGarden}</Act>
 	</div>
 {/if}
 {#if unmeasured.length}
 	<section class="mt-8" aria-labelledby="unmeasured">
-		<h2 id="unmeasured" class="border-b border-ink pb-1">Not measured yet</h2>
+		<h2 id="unmeasured" class="border-b border-ink pb-1">{texts.notMeasuredYet}</h2>
 		<ul class="mt-2">
 			{#each unmeasured as b (b.id)}
 				<li class="border-b border-rule">
 					<a href="{base}/ground/{b.id}" class="flex min-h-12 flex-wrap items-center justify-between gap-x-4">
-						<span>{b.name}</span><span class="note">Measure it</span>
+						<span>{b.name}</span><span class="note">{texts.measureIt}</span>
 					</a>
 				</li>
 			{/each}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Beds to and from other programs. */
+	import { texts } from '$lib/messages/ground.js';
 	import Fileupload from 'flowbite-svelte/Fileupload.svelte';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -25,21 +26,17 @@
 	const uid = $props.id();
 </script>
 
-<Fold label="Maps: beds to and from other programs">
-	{#if any}<div class="my-3"><Act href="{base}/ground/beds.geojson" download>Take the beds as GeoJSON</Act></div>{/if}
-	<EntryForm action="?/bring" submit="Bring these beds in" {today} noted={false} ondone={() => (text = '')}>
+<Fold label={texts.mapsBedsToAnd}>
+	{#if any}<div class="my-3"><Act href="{base}/ground/beds.geojson" download>{texts.takeTheBedsAs}</Act></div>{/if}
+	<EntryForm action="?/bring" submit={texts.bringTheseBedsIn} {today} noted={false} ondone={() => (text = '')}>
 		<div>
-			<Label for={uid}>GeoJSON with a polygon for each bed</Label>
+			<Label for={uid}>{texts.geojsonWithAPolygon}</Label>
 			<Fileupload
 				id={uid}
 				accept=".geojson,.json,application/geo+json,application/json"
 				onchange={(e) => void choose((e.currentTarget as HTMLInputElement).files)}
 			/>
-			<Says
-				id="{uid}-say"
-				wrong={large ? 'That file is over 2 MB: beds alone are never so large.' : null}
-				hint="One with the name of a bed here measures it anew; others are added."
-			/>
+			<Says id="{uid}-say" wrong={large ? texts.thatFileIsOver : null} hint={texts.oneWithTheName} />
 		</div>
 		<input type="hidden" name="geo" value={text} />
 	</EntryForm>

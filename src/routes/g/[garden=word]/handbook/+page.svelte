@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/handbook.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
@@ -20,12 +21,12 @@
 	}
 </script>
 
-<svelte:head><title>Handbook · {data.garden.name}</title></svelte:head>
-<h1>How it is done, and when, here</h1>
-<p class="mt-2"><Act href="{base}/handbook/own">Add a kind of your own</Act></p>
+<svelte:head><title>{texts.handbook(data.garden.name)}</title></svelte:head>
+<h1>{texts.howItIsDone}</h1>
+<p class="mt-2"><Act href="{base}/handbook/own">{texts.addAKindOf}</Act></p>
 <p class="mt-2 text-faded">
-	{data.inBook} kinds. Windows rise and fall with this garden’s own year: full height where every year of its record would have it open.
-	<a href="{base}/handbook/sources">What the figures rest on</a>.
+	{texts.kindsWindowsRiseAnd(data.inBook)}
+	<a href="{base}/handbook/sources">{texts.whatTheFiguresRest}</a>.
 </p>
 <form
 	oninput={find}
@@ -36,9 +37,9 @@
 >
 	{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
 	<div class="w-full max-w-sm">
-		<Field label="Find a kind or a way" name="q" type="search" maxlength={80} value={asked} />
+		<Field label={texts.findAKindOr} name="q" type="search" maxlength={80} value={asked} />
 	</div>
-	<Checkbox name="open" checked={data.openOnly}>Only what can be done {data.isToday ? 'now' : 'then'}</Checkbox>
+	<Checkbox name="open" checked={data.openOnly}>{texts.onlyWhatCanBe(data.isToday ? texts.now : texts.then)}</Checkbox>
 </form>
 <div class="sticky top-0 z-10 mt-4 grid grid-cols-1 gap-x-6 border-b border-ink bg-glass py-1 sm:grid-cols-[16rem_1fr]">
 	<span class="hidden sm:block"></span><MonthRow from={data.from} />
@@ -49,17 +50,17 @@
 			<a href="{base}/handbook/{k.id}" class="grid grid-cols-1 gap-x-6 py-2 hover:bg-pane sm:grid-cols-[16rem_1fr]">
 				<div>
 					<p class="leading-tight font-semibold">{k.common}</p>
-					<p class="note"><span class="italic">{k.botanical}</span>{k.mine ? ' · your own' : ''}</p>
+					<p class="note"><span class="italic">{k.botanical}</span>{k.mine ? texts.yourOwn : ''}</p>
 				</div>
 				<div>
 					{#each k.ways as w (w.id)}
-						<p class="note -mb-1">{w.name}{w.window.now >= 0.9 ? ', open' : w.window.now >= 0.5 ? ', likely open' : ''}</p>
+						<p class="note -mb-1">{w.name}{w.window.now >= 0.9 ? texts.open : w.window.now >= 0.5 ? texts.likelyOpen : ''}</p>
 						<SuitBar
 							from={data.from}
 							day={data.day}
 							values={w.window.values}
 							step={data.step}
-							label="Window of {w.name} for {k.common}"
+							label={texts.windowOfFor(w.name, k.common)}
 						/>
 					{/each}
 				</div>
@@ -69,6 +70,6 @@
 </ul>
 <MoreRows rows={data.rows} hidden={data.hidden} of={['kind', 'kinds']} />
 {#if data.kinds.length === 0}<p class="mt-6">
-		{#if data.openOnly}Nothing of that name can be done {data.isToday ? 'now' : 'then'}. Untick the box to see it all the same.{:else}
-			No kind of the handbook is called that. <a href="{base}/handbook/own">Add it as a kind of your own</a>: it takes a minute.{/if}
+		{#if data.openOnly}{texts.nothingOfThatName(data.isToday ? texts.now : texts.then)}{:else}
+			{texts.noKindOfThe} <a href="{base}/handbook/own">{texts.addItAsA}</a>{texts.itTakesAMinute}{/if}
 	</p>{/if}

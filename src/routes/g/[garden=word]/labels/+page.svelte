@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/labels.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Input from 'flowbite-svelte/Input.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -73,21 +74,23 @@
 	);
 </script>
 
-<svelte:head><title>Labels · {data.garden.name}</title></svelte:head>
-<h1>Labels</h1>
+<svelte:head><title>{texts.labels(data.garden.name)}</title></svelte:head>
+<h1>{texts.labels2}</h1>
 <p class="mt-2" aria-live="polite">
-	{#if count === 0}Choose the batches that need one.{:else}
+	{#if count === 0}{texts.chooseTheBatchesThat}{:else}
 		<span class="figure">{count}</span>
-		<span class="unit">{count === 1 ? 'label' : 'labels'} on {pages} {pages === 1 ? 'sheet' : 'sheets'}</span>
+		<span class="unit"
+			>{texts.on(count === 1 ? texts.label : texts.labels3, pages, pages === 1 ? texts.sheet : texts.sheets)}</span
+		>
 	{/if}
 </p>
 <div class="mt-4 grid gap-10 md:grid-cols-[1.3fr_1fr]">
 	<section>
-		<h2 class="border-b border-ink pb-1">Batches</h2>
+		<h2 class="border-b border-ink pb-1">{texts.batches}</h2>
 		{#if rows.length === 0}
 			<p class="mt-2">
-				No batch is planned or growing yet, so nothing needs a label. <a href="{base}/wants/new">Say what you want</a>, or
-				<a href="{base}/bench/new">strike some without a plan</a>.
+				{texts.noBatchIsPlanned} <a href="{base}/wants/new">{texts.sayWhatYouWant}</a>{texts.or}
+				<a href="{base}/bench/new">{texts.strikeSomeWithoutA}</a>.
 			</p>{/if}
 		<ul class="ruled max-h-[60vh] overflow-y-auto">
 			{#each rows as r (r.code)}
@@ -95,11 +98,11 @@
 					<Checkbox bind:checked={r.chosen} classes={{ div: 'flex-1' }}
 						><span
 							><span class="border border-ink px-1.5 font-mono">{r.code}</span>
-							{r.name} <span class="note">{r.status === 'planned' ? 'planned for' : 'struck'} {sayDate(r.on)}</span></span
+							{r.name} <span class="note">{r.status === 'planned' ? texts.plannedFor : texts.struck} {sayDate(r.on)}</span></span
 						></Checkbox
 					>
 					{#if r.chosen}<label class="flex items-center gap-2"
-							><span class="sr-only">How many for {r.code}</span><Input
+							><span class="sr-only">{texts.howManyFor(r.code)}</span><Input
 								type="number"
 								min="1"
 								max="500"
@@ -113,28 +116,28 @@
 		<MoreRows rows={data.rows} hidden={data.hidden} of={['batch', 'batches']} />
 	</section>
 	<section class="flex flex-col gap-4">
-		<h2 class="border-b border-ink pb-1">Sheet</h2>
+		<h2 class="border-b border-ink pb-1">{texts.sheet2}</h2>
 		<SelectField
-			label="Kind of label"
+			label={texts.kindOfLabel}
 			name="sheet"
 			bind:value={sheetId}
 			items={[
-				...data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : 'US Letter'})` })),
-				{ value: 'own', name: 'a sheet of my own measures' }
+				...data.sheets.map((s) => ({ value: s.id, name: `${s.name} (${s.paper === 'A4' ? 'A4' : texts.usLetter})` })),
+				{ value: 'own', name: texts.aSheetOfMy }
 			]}
 		/>
 		{#if sheetId === 'own'}<OwnSheet from={data.sheets[0]!} bind:sheet={own} />{/if}
 		<div class="grid grid-cols-3 gap-3">
-			<NumberBox label="Used places" max={perPage - 1} bind:value={skip} />
-			<NumberBox label="Right, mm" min={-20} max={20} step={0.5} bind:value={right} />
-			<NumberBox label="Down, mm" min={-20} max={20} step={0.5} bind:value={down} />
+			<NumberBox label={texts.usedPlaces} max={perPage - 1} bind:value={skip} />
+			<NumberBox label={texts.rightMm} min={-20} max={20} step={0.5} bind:value={right} />
+			<NumberBox label={texts.downMm} min={-20} max={20} step={0.5} bind:value={down} />
 		</div>
-		<p class="note">Used places are left free from the top left on. If your printer is off, shift all labels right or down.</p>
+		<p class="note">{texts.usedPlacesAreLeft}</p>
 		<svg
 			viewBox="0 0 {paperWide} {paperHigh}"
 			class="max-h-72 w-fit border border-ink bg-[#fff]"
 			role="img"
-			aria-label="The sheet with its labels"
+			aria-label={texts.theSheetWithIts}
 		>
 			{#each { length: perPage } as _, i (i)}
 				{@const x = sheet.left + (i % sheet.across) * (sheet.width + sheet.gap_x) + (right || 0)}
@@ -152,16 +155,17 @@
 		</svg>
 		{#if picture}
 			<figure>
-				<img data-testid="label" src={picture} alt="The label of {chosen[0]!.code}" class="max-w-full border border-ink" />
+				<img data-testid="label" src={picture} alt={texts.theLabelOf(chosen[0]!.code)} class="max-w-full border border-ink" />
 				<figcaption class="note">
-					<button class="min-h-11 text-leaf underline underline-offset-4" onclick={savePicture}>Save this one as a picture</button
-					>
+					<button class="min-h-11 text-leaf underline underline-offset-4" onclick={savePicture}>{texts.saveThisOneAs}</button>
 				</figcaption>
 			</figure>
 		{/if}
 		<QrAddress bind:address />
-		<Checkbox bind:checked={lines}>Hairlines to cut along</Checkbox>
-		{#if count > 0}<Act main class="w-fit" {href}>Make the PDF</Act>{:else}<p class="note">Choose a batch first.</p>{/if}
-		<p class="note">No printer? Pencil the code on a stick: typing it opens the batch too.</p>
+		<Checkbox bind:checked={lines}>{texts.hairlinesToCutAlong}</Checkbox>
+		{#if count > 0}<Act main class="w-fit" {href}>{texts.makeThePdf}</Act>{:else}<p class="note">
+				{texts.chooseABatchFirst}
+			</p>{/if}
+		<p class="note">{texts.noPrinterPencilThe}</p>
 	</section>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The measures of a sheet that no list has, kept on this device. */
+	import { texts } from '$lib/messages/labels.js';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import Note from '$lib/ui/Note.svelte';
@@ -12,14 +13,14 @@
 	let { from, sheet = $bindable() }: { from: Sheet; sheet: Sheet | null } = $props();
 	const kept = remembered<string>('own label sheet', 'device');
 	const FIELDS: readonly (readonly [SheetMeasure, string])[] = [
-		['across', 'Labels across'],
-		['down', 'Labels down'],
-		['width', 'Width, mm'],
-		['height', 'Height, mm'],
-		['left', 'From the left, mm'],
-		['top', 'From the top, mm'],
-		['gap_x', 'Between columns, mm'],
-		['gap_y', 'Between rows, mm']
+		['across', texts.labelsAcross],
+		['down', texts.labelsDown],
+		['width', texts.widthMm],
+		['height', texts.heightMm],
+		['left', texts.fromTheLeftMm],
+		['top', texts.fromTheTopMm],
+		['gap_x', texts.betweenColumnsMm],
+		['gap_y', texts.betweenRowsMm]
 	];
 	let own = $state(untrack(() => ({ ...from, id: 'own', name: 'own' })));
 	onMount(() => {
@@ -36,12 +37,12 @@
 <div class="grid grid-cols-2 gap-3">
 	<div class="col-span-2">
 		<SelectField
-			label="Paper"
+			label={texts.paper}
 			name="paper"
 			bind:value={() => own.paper as string, (v) => (own.paper = v === 'LETTER' ? 'LETTER' : 'A4')}
 			items={[
 				{ value: 'A4', name: 'A4' },
-				{ value: 'LETTER', name: 'US Letter' }
+				{ value: 'LETTER', name: texts.usLetter }
 			]}
 		/>
 	</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where a phone finds the app when it reads a label: by this page's own address, or by one that phones can reach. */
+	import { texts } from '$lib/messages/labels.js';
 	import { onMount } from 'svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Note from '$lib/ui/Note.svelte';
@@ -29,18 +30,12 @@
 </script>
 
 <div>
-	<Field
-		label="Address that the QR code opens"
-		name="at"
-		bind:value={typed}
-		hint="As phones in the house reach it: http://192.168.1.20:5273"
-	/>
+	<Field label={texts.addressThatTheQr} name="at" bind:value={typed} hint={texts.asPhonesInThe} />
 	{#if typed && !url}
-		<Note tone="harm" said class="mt-2">That is no address: it begins with http:// or https://.</Note>
+		<Note tone="harm" said class="mt-2">{texts.thatIsNoAddress}</Note>
 	{:else if url && LOOPBACK.test(url.hostname)}
 		<Note tone="now" class="mt-2">
-			That is this computer’s own address: a phone can’t open it. Start Surculus with --host 0.0.0.0 and a password, and put this
-			computer’s address in the house here. The code in letters works either way.
+			{texts.thatIsThisComputers}
 		</Note>
 	{/if}
 </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/ledger.js';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -9,7 +11,7 @@
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
-	import { undoEntry } from '$lib/ui/undo.js';
+	import UndoEntry from '$lib/ui/UndoEntry.svelte';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -24,18 +26,18 @@
 		return url.pathname + url.search;
 	};
 	const kindItems = [
-		{ value: '', name: 'every entry' },
+		{ value: '', name: texts.everyEntry },
 		...Object.entries(KINDS).map(([value, { words }]) => ({ value, name: words }))
 	];
 </script>
 
-<svelte:head><title>Ledger · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.ledger(data.garden.name)}</title></svelte:head>
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
-		<h1>What happened</h1>
-		<p class="text-faded">Every entry, the newest first. Nothing is ever changed or lost; an undo is an entry too.</p>
+		<h1>{texts.whatHappened}</h1>
+		<p class="text-faded">{texts.everyEntryTheNewest}</p>
 	</div>
-	<Act href="{base}/ledger/ledger.csv{page.url.search}" download>Save as CSV</Act>
+	<Act href="{base}/ledger/ledger.csv{page.url.search}" download>{texts.saveAsCsv}</Act>
 </div>
 
 <form
@@ -50,48 +52,46 @@
 		void goto(`?${search}`, { keepFocus: true, noScroll: true });
 	}}
 >
-	<Field label="Words" name="q" type="search" value={data.filter.q} placeholder="code, kind, place, note" />
-	<SelectField label="What" name="kind" value={data.filter.kind} items={kindItems} />
+	<Field label={texts.words} name="q" type="search" value={data.filter.q} placeholder={texts.whatWordsMayBe} />
+	<SelectField label={texts.what} name="kind" value={data.filter.kind} items={kindItems} />
 	<SelectField
-		label="Kind of plant"
+		label={texts.kindOfPlant}
 		name="plant"
 		value={data.filter.plant}
-		items={[{ value: '', name: 'all kinds' }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
+		items={[{ value: '', name: texts.allKinds }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
 	/>
-	<DayField label="From" name="from" value={data.filter.from} />
-	<DayField label="To" name="to" value={data.filter.to} />
-	<Act type="submit" main>Find</Act>
+	<DayField label={texts.from} name="from" value={data.filter.from} />
+	<DayField label={texts.to} name="to" value={data.filter.to} />
+	<Act type="submit" main>{texts.find}</Act>
 </form>
-{#if filtered}<p class="mt-2"><a href="{base}/ledger">Show all again</a></p>{/if}
+{#if filtered}<p class="mt-2"><a href="{base}/ledger">{texts.showAllAgain}</a></p>{/if}
 
 {#if data.rows.length === 0}
-	<p class="mt-8">{filtered ? 'Nothing in the ledger fits that.' : 'Nothing logged yet.'}</p>
+	<p class="mt-8">{filtered ? texts.nothingInTheLedger : texts.nothingLoggedYet}</p>
 {:else}
-	<Rows class="mt-4" heads={['Day', 'Entry', { name: 'Undo', silent: true }]} rows={data.rows} key={(e) => e.id}>
-		{#snippet cells(e: (typeof data.rows)[number])}
-			<TableBodyCell class="w-32 py-3 whitespace-nowrap text-faded">{sayDate(e.on)}</TableBodyCell>
-			<TableBodyCell class="py-0 wrap-anywhere">
-				<p class="flex min-h-11 flex-wrap items-center gap-x-2">
-					<span class={e.undone ? 'text-faded line-through' : ''}
-						>{#if link(e)}<a class="lone no-underline hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span
-					>
-					{#if e.undone}<span class="note">undone</span>{/if}
-				</p>
-				{#if e.note}<span class="note block max-w-prose whitespace-pre-wrap" dir="auto"
-						>{e.note.length > 400 ? `${e.note.slice(0, 400)} …` : e.note}</span
-					>{/if}
-			</TableBodyCell>
-			<TableBodyCell class="w-20 py-0 text-right">
-				{#if !e.undone}<button
-						class="min-h-11 min-w-11 px-2 text-leaf underline underline-offset-4"
-						aria-label="Undo: {e.line}"
-						onclick={() => undoEntry(base, e.id)}>Undo</button
-					>{/if}
-			</TableBodyCell>
-		{/snippet}
-	</Rows>
-	<nav class="mt-4 flex gap-3" aria-label="Pages">
-		{#if !data.first}<Act href={withParam('after', null)}>Newest</Act>{/if}
-		{#if data.next}<Act href={withParam('after', data.next)}>Older</Act>{/if}
+	<Island
+		><Rows class="mt-4" heads={[texts.day, texts.entry, { name: texts.undo, silent: true }]} rows={data.rows} key={(e) => e.id}>
+			{#snippet cells(e: (typeof data.rows)[number])}
+				<TableBodyCell class="w-32 py-3 whitespace-nowrap text-faded">{sayDate(e.on)}</TableBodyCell>
+				<TableBodyCell class="py-0 wrap-anywhere">
+					<p class="flex min-h-11 flex-wrap items-center gap-x-2">
+						<span class={e.undone ? 'text-faded line-through' : ''}
+							>{#if link(e)}<a class="lone no-underline hover:underline" href={link(e)}>{e.line}</a>{:else}{e.line}{/if}</span
+						>
+						{#if e.undone}<span class="note">{texts.undone}</span>{/if}
+					</p>
+					{#if e.note}<span class="note block max-w-prose whitespace-pre-wrap" dir="auto"
+							>{e.note.length > 400 ? `${e.note.slice(0, 400)} …` : e.note}</span
+						>{/if}
+				</TableBodyCell>
+				<TableBodyCell class="w-20 py-0 text-right">
+					{#if !e.undone}<UndoEntry {base} entry={e} />{/if}
+				</TableBodyCell>
+			{/snippet}
+		</Rows></Island
+	>
+	<nav class="mt-4 flex gap-3" aria-label={texts.pages}>
+		{#if !data.first}<Act href={withParam('after', null)}>{texts.newest}</Act>{/if}
+		{#if data.next}<Act href={withParam('after', data.next)}>{texts.older}</Act>{/if}
 	</nav>
 {/if}

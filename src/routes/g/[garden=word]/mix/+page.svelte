@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/mix.js';
 	import { sayMoney, sayNumber } from '$lib/core/numbers.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
@@ -26,7 +27,7 @@
 	const p = $derived(data.preparing);
 	const units = $derived(data.garden.units);
 	const volume = (l: number) =>
-		l < 0.95 ? (units.length === 'us' ? `${sayNumber(l * 33.814)} fl oz` : `${sayNumber(l * 1000)} ml`) : sayVolume(l, units);
+		l < 0.95 ? (units.length === 'us' ? texts.flOz(sayNumber(l * 33.814)) : texts.ml(sayNumber(l * 1000))) : sayVolume(l, units);
 	let kind = $derived(data.asked?.kind ?? '');
 	let way = $derived(data.asked?.way ?? '');
 	let n = $derived(data.asked?.n ?? 12);
@@ -43,63 +44,75 @@
 	const filled = $derived(p.rows.filter((r) => r.filled.vessels > 0));
 </script>
 
-<svelte:head><title>Mix and shopping · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.mixAndShopping(data.garden.name)}</title></svelte:head>
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
-		<h1>What to fill, mix and buy</h1>
+		<h1>{texts.whatToFillMix}</h1>
 		<p class="text-faded">
-			{#if data.asked}For {plural(n, p.rows[0]?.piece ?? ['piece', 'pieces'])} of {p.rows[0]?.kindName}.{:else}For {p.rows.length} planned
-				{p.rows.length === 1 ? 'batch' : 'batches'}.{/if}
+			{#if data.asked}{texts.forOf(
+					plural(n, p.rows[0]?.piece ?? ['piece', 'pieces']),
+					p.rows[0]?.kindName ?? ''
+				)}{:else}{texts.forPlanned(p.rows.length, p.rows.length === 1 ? texts.batch : texts.batches)}{/if}
 		</p>
 	</div>
 	{#if !data.asked}<p class="flex flex-wrap gap-2">
-			{#each [['day', 'Tomorrow'], ['week', 'This week'], ['season', 'This season']] as const as [id, name] (id)}<Act
+			{#each [['day', texts.tomorrow], ['week', texts.thisWeek], ['season', texts.thisSeason]] as const as [id, name] (id)}<Act
 					main={data.span === id}
 					aria-current={data.span === id ? 'true' : undefined}
 					href="?span={id}">{name}</Act
 				>{/each}
-		</p>{:else}<Act href="{base}/mix">All that is planned</Act>{/if}
+		</p>{:else}<Act href="{base}/mix">{texts.allThatIsPlanned}</Act>{/if}
 </div>
 {#if p.rows.length === 0}
 	<p class="mt-6 max-w-prose border-t border-ink pt-4">
-		Nothing is planned in that time. Take a plan for a want, or work it out for any kind below.
+		{texts.nothingIsPlannedIn}
 	</p>
 {/if}
 <div class="mt-6 grid gap-10 md:grid-cols-2">
 	<div>
 		{#if p.rows.length === 0}{@render reckoning()}{/if}
 		{#if filled.length}
-			<h2 class="border-b border-ink pb-1">Fill</h2>
+			<h2 class="border-b border-ink pb-1">{texts.fill}</h2>
 			<ul class="ruled">
 				{#each filled as r (r.id)}
 					<li class="py-3">
 						<p class="flex flex-wrap items-baseline gap-x-3">
 							<span class="figure">{r.filled.vessels}</span><span class="text-lg">× {r.filling.vesselName}</span>
-							<span class="text-faded">{volume(r.filled.litres)} of {r.filling.vessel?.shape === 'jar' ? 'water' : r.medium}</span
+							<span class="text-faded"
+								>{texts.ofWord(volume(r.filled.litres), r.filling.vessel?.shape === 'jar' ? texts.water : r.medium)}</span
 							>
 						</p>
 						<p class="note">
-							{r.code ? `${r.code} ` : ''}{r.kindName}, {r.pieces}
-							{r.piece[1]}, {r.filled.each} to each, {sayLength(r.filling.apartCm, units)} apart so that leaves do not touch{r.on
-								? ` · planned for ${sayDate(r.on)}`
-								: ''}
+							{texts.toEachApartSo(
+								r.code ? `${r.code} ` : '',
+								r.kindName,
+								r.pieces,
+								r.piece[1],
+								r.filled.each,
+								sayLength(r.filling.apartCm, units),
+								r.on ? texts.plannedFor(sayDate(r.on)) : ''
+							)}
 						</p>
 						{#if !r.read && r.filling.vessel?.shape !== 'jar'}<p class="note">
-								{r.problem ??
-									'This medium could not be read as parts, like 2 multi-purpose : 1 perlite; it is not in the list of materials.'}
+								{r.problem ?? texts.thisMediumCouldNot}
 							</p>{/if}
 						{#each r.clocks.filter((c) => /tray/.test(c.say)) as c (c.say)}<Act
 								class="mt-1"
-								onclick={() => startClock(base, `${r.kindName}: ${c.say}`, c.minutes)}>{c.say}: start the clock</Act
+								onclick={() => startClock(base, `${r.kindName}: ${c.say}`, c.minutes)}>{texts.startTheClock(c.say)}</Act
 							>{/each}
 					</li>
 				{/each}
 			</ul>
 		{/if}
 		{#if p.materials.length}
-			<h2 class="mt-6 border-b border-ink pb-1">Mix</h2>
+			<h2 class="mt-6 border-b border-ink pb-1">{texts.mix}</h2>
 			<Rows
-				heads={['Material', { name: 'Needed', end: true }, { name: 'At hand', end: true }, { name: 'Buy', end: true }]}
+				heads={[
+					texts.material,
+					{ name: texts.needed, end: true },
+					{ name: texts.atHand, end: true },
+					{ name: texts.buy, end: true }
+				]}
 				rows={p.materials}
 				key={(m) => m.id}
 			>
@@ -108,46 +121,50 @@
 					<TableBodyCell class="text-right text-lg font-semibold whitespace-nowrap">{volume(m.litres)}</TableBodyCell>
 					<TableBodyCell class="text-right whitespace-nowrap">{m.shelf > 0 ? volume(m.shelf) : '–'}</TableBodyCell>
 					<TableBodyCell class="text-right whitespace-nowrap">
-						{#if m.short <= 0}nothing{:else if m.canBuy}{m.buy.bags.map((b) => `${b.count} × ${b.litres} L`).join(' + ')}<span
-								class="note block">{sayMoney(m.buy.cost, data.garden.currency)}</span
-							>{:else}{volume(m.short)} to be found{/if}
+						{#if m.short <= 0}{texts.nothing}{:else if m.canBuy}{m.buy.bags
+								.map((b) => `${b.count} × ${b.litres} L`)
+								.join(' + ')}<span class="note block">{sayMoney(m.buy.cost, data.garden.currency)}</span>{:else}{texts.toBeFound(
+								volume(m.short)
+							)}{/if}
 					</TableBodyCell>
 				{/snippet}
 			</Rows>
 			<p class="note mt-1">
-				Shrinkage is allowed for: fines fall between coarse grains. Wet dry mixes before you stir them, and do not breathe the
-				dust: potting mixes can carry Legionella.
+				{texts.shrinkageIsAllowedFor}
 			</p>
 		{/if}
 		{#if p.rows.length}
-			<p class="mt-3 text-lg">Water to bring: <strong>{volume(p.water)}</strong>.</p>
+			<p class="mt-3 text-lg">{texts.waterToBring} <strong>{volume(p.water)}</strong>.</p>
 			<p class="mt-1 text-lg">
-				To buy: <strong>{sayMoney(p.cost, data.garden.currency)}</strong>; as many plants bought ready would cost about
+				{texts.toBuy} <strong>{sayMoney(p.cost, data.garden.currency)}</strong>{texts.asManyPlantsBought}
 				<strong>{sayMoney(p.bought, data.garden.currency)}</strong>.
-				<span class="note block">Prices are guesses in the handbook until you set your own.</span>
+				<span class="note block">{texts.pricesAreGuessesIn}</span>
 			</p>
 		{/if}
 	</div>
 	<div class="flex flex-col gap-6">
 		<section>
-			<h2 class="border-b border-ink pb-1">Hormone</h2>
+			<h2 class="border-b border-ink pb-1">{texts.hormone}</h2>
 			{#each p.rows.filter((r) => r.hormone) as r (r.id)}
 				<p class="mt-2">
-					<strong>{r.code ?? r.kindName}</strong>: powder of {r.hormone!.powder} %, tip out about {r.hormone!.grams < 1
-						? 'a knife tip'
-						: `${Math.ceil(r.hormone!.grams)} g`}; or a quick dip of
-					{sayNumber(r.hormone!.dip[0])}–{sayNumber(r.hormone!.dip[1])} mg/L, {r.hormone!.dipMl} ml.
+					<strong>{r.code ?? r.kindName}</strong>{texts.powderOfTipOut(
+						r.hormone!.powder,
+						r.hormone!.grams < 1 ? texts.aKnifeTip : `${Math.ceil(r.hormone!.grams)} g`,
+						sayNumber(r.hormone!.dip[0]),
+						sayNumber(r.hormone!.dip[1]),
+						r.hormone!.dipMl
+					)}
 				</p>
 			{:else}<p class="mt-2 text-faded">
-					{p.rows.length ? 'None is needed for these.' : 'By the wood: soft, firm or hard.'}
+					{p.rows.length ? texts.noneIsNeededFor : texts.byTheWoodSoft}
 				</p>{/each}
 			<Thin open={p.rows.some((r) => r.hormone)} />
 		</section>
 		{#if p.rows.length}{@render reckoning()}{/if}
-		<Fold label="What is on the shelf">
-			<EntryForm action="?/shelf" submit="Note it" today={data.garden.today} noted={false} dated={false} quiet>
+		<Fold label={texts.whatIsOnThe}>
+			<EntryForm action="?/shelf" submit={texts.noteIt} today={data.garden.today} noted={false} dated={false} quiet>
 				<SelectField
-					label="Material"
+					label={texts.material}
 					name="material"
 					value={p.shelf[0]!.id}
 					items={p.shelf.map((m) => ({
@@ -155,15 +172,15 @@
 						name: `${m.name}${m.litres ? `, ${Math.round(m.litres * 10) / 10} L` : ''}`
 					}))}
 				/>
-				<Field label="Litres at hand" name="litres" numeric maxlength={10} />
+				<Field label={texts.litresAtHand} name="litres" numeric maxlength={10} />
 			</EntryForm>
 		</Fold>
 		<OwnVessel today={data.garden.today} {units} />
 		<Feed />
-		<Fold label="Mixes and what they are for">
+		<Fold label={texts.mixesAndWhatThey}>
 			<ul class="ruled">
 				{#each data.mixes as m (m.id)}<li class="py-2">
-						<strong>{m.name}</strong>: {m.for} <span class="note">shrinks by {Math.round(m.shrinkage * 100)} %</span>
+						<strong>{m.name}</strong>: {m.for} <span class="note">{texts.shrinksBy(Math.round(m.shrinkage * 100))}</span>
 					</li>{/each}
 			</ul>
 		</Fold>
@@ -172,36 +189,36 @@
 
 {#snippet reckoning()}
 	<section>
-		<h2 class="border-b border-ink pb-1">Work it out for any kind</h2>
+		<h2 class="border-b border-ink pb-1">{texts.workItOutFor}</h2>
 		<div class="mt-2 grid grid-cols-2 gap-3">
 			<div class="col-span-2">
 				<ChoiceField
-					label="Kind"
+					label={texts.kind}
 					name="kind"
 					bind:value={kind}
-					placeholder="Type any name of it"
+					placeholder={texts.typeAnyNameOf}
 					items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also }))}
 				/>
 			</div>
-			<SelectField label="Way" name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
-			<NumberBox label="Pieces" min={1} max={5000} bind:value={n} />
+			<SelectField label={texts.way} name="way" bind:value={way} items={ways.map((w) => ({ value: w.id, name: w.name }))} />
+			<NumberBox label={texts.pieces} min={1} max={5000} bind:value={n} />
 			<div class="col-span-2">
 				<SelectField
-					label="In"
+					label={texts.inWord}
 					name="in"
 					bind:value={vessel}
-					items={[{ value: '', name: 'As the handbook has it' }, ...p.vessels.map((v) => ({ value: v.id, name: v.name }))]}
+					items={[{ value: '', name: texts.asTheHandbookHas }, ...p.vessels.map((v) => ({ value: v.id, name: v.name }))]}
 				/>
 			</div>
 		</div>
 		<Field
-			label="Mix, in parts"
+			label={texts.mixInParts}
 			name="medium"
 			bind:value={medium}
 			maxlength={120}
-			placeholder="2 multi-purpose : 1 perlite"
-			hint="Empty: as the handbook has it."
+			placeholder={texts.aRecipeAsWritten}
+			hint={texts.emptyAsTheHandbook}
 		/>
-		<Act class="mt-3" onclick={reckon} disabled={!kind}>Work it out</Act>
+		<Act class="mt-3" onclick={reckon} disabled={!kind}>{texts.workItOut}</Act>
 	</section>
 {/snippet}

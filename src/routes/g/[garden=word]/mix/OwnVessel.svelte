@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A pot or tray of one’s own size, by its inside measures. */
+	import { texts } from '$lib/messages/mix.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -11,45 +12,45 @@
 	let shape = $state('round');
 	const MEASURES: Record<string, [string, string][]> = {
 		round: [
-			['topCm', 'Across the top'],
-			['baseCm', 'Across the base'],
-			['heightCm', 'Height']
+			['topCm', texts.acrossTheTop],
+			['baseCm', texts.acrossTheBase],
+			['heightCm', texts.height]
 		],
 		square: [
-			['topCm', 'Side at the top'],
-			['baseCm', 'Side at the base'],
-			['heightCm', 'Height']
+			['topCm', texts.sideAtTheTop],
+			['baseCm', texts.sideAtTheBase],
+			['heightCm', texts.height]
 		],
 		tray: [
-			['lengthCm', 'Length'],
-			['widthCm', 'Width'],
-			['heightCm', 'Height']
+			['lengthCm', texts.length],
+			['widthCm', texts.width],
+			['heightCm', texts.height]
 		],
 		cells: [
-			['cells', 'Cells'],
-			['topCm', 'Cell, top'],
-			['baseCm', 'Cell, base'],
-			['heightCm', 'Height']
+			['cells', texts.cells],
+			['topCm', texts.cellTop],
+			['baseCm', texts.cellBase],
+			['heightCm', texts.height]
 		],
 		jar: [
-			['acrossCm', 'Across'],
-			['waterCm', 'Water depth']
+			['acrossCm', texts.across],
+			['waterCm', texts.waterDepth]
 		]
 	};
 </script>
 
-<Fold label="A pot or tray of your own size">
-	<EntryForm action="?/vessel" submit="Note it" {today} noted={false} dated={false} quiet>
-		<Field label="Name" name="name" maxlength={80} placeholder="blue window box" />
+<Fold label={texts.aPotOrTray}>
+	<EntryForm action="?/vessel" submit={texts.noteIt} {today} noted={false} dated={false} quiet>
+		<Field label={texts.name} name="name" maxlength={80} placeholder={texts.blueWindowBox} />
 		<SelectField
-			label="Shape"
+			label={texts.shape}
 			name="shape"
 			bind:value={shape}
 			items={[
-				{ value: 'round', name: 'round pot' },
-				{ value: 'square', name: 'square pot' },
-				{ value: 'tray', name: 'tray or box' },
-				{ value: 'cells', name: 'tray of cells' },
+				{ value: 'round', name: texts.roundPot },
+				{ value: 'square', name: texts.squarePot },
+				{ value: 'tray', name: texts.trayOrBox },
+				{ value: 'cells', name: texts.trayOfCells },
 				{ value: 'jar', name: 'jar' }
 			]}
 		/>
@@ -62,6 +63,6 @@
 					maxlength={8}
 				/>{/each}
 		</div>
-		<p class="note">Inside measures.</p>
+		<p class="note">{texts.insideMeasures}</p>
 	</EntryForm>
 </Fold>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One batch of the plan in hand: another day, another number, or left out. */
+	import { texts } from '$lib/messages/plan.js';
 	import Act from '$lib/ui/Act.svelte';
 	import DayInput from '$lib/ui/DayInput.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
@@ -26,20 +27,26 @@
 
 <div class="my-2 border-l-4 border-catkin bg-pane p-3">
 	<p class="font-semibold">
-		{batch.pieces}
-		{batch.pieces === 1 ? batch.piece[0] : batch.piece[1]} of {name}, {batch.way.toLowerCase()}, on {sayDate(batch.on)}
+		{texts.ofOn(
+			batch.pieces,
+			batch.pieces === 1 ? batch.piece[0] : batch.piece[1],
+			name,
+			batch.way.toLowerCase(),
+			sayDate(batch.on)
+		)}
 	</p>
 	<p class="note min-h-6" role="status">{#await more then says}{says}{/await}</p>
 	<div class="mt-2 flex flex-wrap items-end gap-3">
-		<NumberBox label="How many" bind:value={pieces} min={1} max={5000} narrow />
+		<NumberBox label={texts.howMany} bind:value={pieces} min={1} max={5000} narrow />
 		<div>
-			<label class="block font-semibold" for="{id}-day">On</label>
+			<label class="block font-semibold" for="{id}-day">{texts.on}</label>
 			<DayInput id="{id}-day" bind:value={on} class="w-44" about="{id}-day" />
 		</div>
-		<Act main disabled={busy || !on || !pieces} onclick={() => ontry(on, pieces ?? 1)}>{busy ? 'Working it out …' : 'Try it'}</Act
+		<Act main disabled={busy || !on || !pieces} onclick={() => ontry(on, pieces ?? 1)}
+			>{busy ? texts.workingItOut : texts.tryIt}</Act
 		>
-		<Act disabled={busy} onclick={onleave}>Leave it out</Act>
-		<Act disabled={busy} onclick={onnever}>Not by this way</Act>
-		<Act onclick={onclose}>Close</Act>
+		<Act disabled={busy} onclick={onleave}>{texts.leaveItOut}</Act>
+		<Act disabled={busy} onclick={onnever}>{texts.notByThisWay}</Act>
+		<Act onclick={onclose}>{texts.close}</Act>
 	</div>
 </div>

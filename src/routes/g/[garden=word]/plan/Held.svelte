@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What holds back the wants that are short, and what would help: each done in one tap from here. */
+	import { texts } from '$lib/messages/plan.js';
 	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -9,22 +10,20 @@
 	import type { ChangeView } from '$lib/server/bindsView.js';
 	import type { WantPlanned } from '$lib/server/jointView.js';
 	import { aimAddress } from './says.js';
-	import type { Binds, Choice } from './says.js';
+	import type { Choice, Help } from './says.js';
 
 	interface Props {
 		short: readonly WantPlanned[];
-		binds: Binds;
+		help: Help;
+		/** More of it comes. */
+		coming: boolean;
 		base: string;
 		choice: Choice;
 		today: string;
 	}
-	let { short, binds, base, choice, today }: Props = $props();
+	let { short, help, coming, base, choice, today }: Props = $props();
 	/** Of what would help the first few are seen at once. */
 	const FEW = 3;
-	async function helpOf(id: string) {
-		const all = await binds;
-		return 'sorry' in all ? all : ((await all.value[id]) ?? { value: null });
-	}
 </script>
 
 {#snippet done(w: WantPlanned, c: ChangeView)}
@@ -65,37 +64,38 @@
 {/snippet}
 
 <section class="mt-8" aria-labelledby="short">
-	<h2 id="short" class="border-b border-ink pb-1">What holds the rest back</h2>
+	<h2 id="short" class="border-b border-ink pb-1">{texts.whatHoldsTheRest}</h2>
 	<ul class="ruled">
 		{#each short as w (w.id)}
+			{@const told = help[w.id]}
 			<li class="grid gap-x-6 gap-y-1 py-3 md:grid-cols-[16rem_1fr]">
 				<p>
 					<a id="{w.id}-name" href="{base}/wants/{w.id}"
 						><span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span></a
 					>
 					<span class="note block"
-						>{sayOddsAsked(w.odds, w.confidence)} by {sayDate(w.due)}; {w.usually === 0
-							? 'usually none stands'
-							: `usually ${w.usually} ${w.usually === 1 ? 'stands' : 'stand'}`} then</span
+						>{texts.byThen(
+							sayOddsAsked(w.odds, w.confidence),
+							sayDate(w.due),
+							w.usually === 0 ? texts.usuallyNoneStands : texts.usually(w.usually, w.usually === 1 ? texts.stands : texts.stand)
+						)}</span
 					>
 				</p>
 				<div>
-					{#await helpOf(w.id)}
-						<p class="text-faded">Trying what would help …</p>
-					{:then told}
-						{#if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
-						{:else if told.value}
-							{@const b = told.value}
-							{@const shown = b.changes.length > FEW + 1 ? FEW : b.changes.length}
-							<p>{b.says}</p>
-							{@render list(w, b.changes.slice(0, shown))}
-							{#if b.changes.length > shown}
-								<Fold label="{b.changes.length - shown} more that would do">
-									{@render list(w, b.changes.slice(shown))}
-								</Fold>
-							{/if}
-						{:else}<p class="text-faded">Nothing that was tried would do.</p>{/if}
-					{/await}
+					{#if !told}
+						{#if coming}<p class="text-faded">{texts.tryingWhatWouldHelp}</p>{/if}
+					{:else if 'sorry' in told}<Note tone="harm">{told.sorry}</Note>
+					{:else if told.bind}
+						{@const b = told.bind}
+						{@const shown = b.changes.length > FEW + 1 ? FEW : b.changes.length}
+						<p>{b.says}</p>
+						{@render list(w, b.changes.slice(0, shown))}
+						{#if b.changes.length > shown}
+							<Fold label={texts.moreThatWouldDo(b.changes.length - shown)}>
+								{@render list(w, b.changes.slice(shown))}
+							</Fold>
+						{/if}
+					{:else}<p class="text-faded">{texts.nothingThatWasTried}</p>{/if}
 				</div>
 			</li>
 		{/each}

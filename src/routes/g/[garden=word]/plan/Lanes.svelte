@@ -3,6 +3,7 @@
 	 * Each want a lane along the years: its batches as bodies whose width is how many there usually are, stage by stage, so
 	 * that losses are seen; at the right end how sure it is.
 	 */
+	import { texts } from '$lib/messages/plan.js';
 	import type { Snippet } from 'svelte';
 	import { scaleLinear } from 'd3-scale';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
@@ -111,12 +112,17 @@
 	const spoken = (w: WantPlanned) =>
 		w.batches.length === 0
 			? w.growing.length
-				? 'Nothing new is planned beside what grows.'
-				: 'Nothing grows or is planned.'
+				? texts.nothingNewIsPlanned
+				: texts.nothingGrowsOrIs
 			: w.batches
-					.map(
-						(b) =>
-							`${b.pieces} ${b.pieces === 1 ? b.piece[0] : b.piece[1]} on ${sayDate(b.on)}, usually ${b.stages.at(-1)!.count} planted about ${sayDate(b.stages.at(-1)!.from)}`
+					.map((b) =>
+						texts.onUsuallyPlantedAbout(
+							b.pieces,
+							b.pieces === 1 ? b.piece[0] : b.piece[1],
+							sayDate(b.on),
+							b.stages.at(-1)!.count,
+							sayDate(b.stages.at(-1)!.from)
+						)
 					)
 					.join('; ');
 </script>
@@ -142,7 +148,7 @@
 			<li class="grid grid-cols-[1fr_auto] items-center gap-x-4 border-b border-rule py-2 sm:grid-cols-[13rem_1fr_8.5rem]">
 				<a href="{base}/wants/{w.id}" class="block leading-tight">
 					<span class="font-head text-xl font-semibold">{w.target}</span> <span class="font-semibold">{w.name}</span>
-					<span class="note block">{w.label ? `${w.label}, ` : ''}by {sayDate(w.due)}</span>
+					<span class="note block">{texts.by(w.label ? `${w.label}, ` : '', sayDate(w.due))}</span>
 				</a>
 				<div class="order-3 col-span-2 sm:order-none sm:col-span-1">
 					<svg
@@ -212,7 +218,7 @@
 					{#if drag && felt?.want === w.id}
 						<p class={felt.standing ? 'font-head text-lg leading-tight font-semibold' : 'note text-madder'}>{felt.says}</p>
 						{#if felt.standing}<StandingMark word={felt.standing} />{/if}
-						<p class="note">Struck on {felt.on}.</p>
+						<p class="note">{texts.struckOn(felt.on)}</p>
 						{#each felt.clashes as clash (clash)}<p class="note text-madder">{clash}</p>{/each}
 					{:else}
 						<p class="font-head text-lg leading-tight font-semibold">{sayOddsAsked(w.odds, w.confidence)}</p>
@@ -227,7 +233,8 @@
 								type="button"
 								class="note min-h-11 cursor-pointer underline underline-offset-4"
 								aria-expanded={picked === `${w.id} ${keyOf(b)}`}
-								onclick={() => onpick(w.id, keyOf(b))}>{b.pinned ? 'By hand: ' : ''}{b.pieces} on {sayDate(b.on)}: change</button
+								onclick={() => onpick(w.id, keyOf(b))}
+								>{texts.onChange(b.pinned ? texts.byHand : '', b.pieces, sayDate(b.on))}</button
 							>
 						{/each}
 					</div>

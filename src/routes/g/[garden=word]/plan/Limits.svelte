@@ -1,5 +1,6 @@
 <script lang="ts">
-	/** Weeks in which nothing is to be struck, and what the plan may cost. */
+	/** Days on which nothing is to be struck, places in which nothing new is to stand, and what the plan may cost. */
+	import { texts } from '$lib/messages/plan.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
 	import DayInput from '$lib/ui/DayInput.svelte';
@@ -8,61 +9,85 @@
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { aimAddress } from './says.js';
+	import SelectField from '$lib/ui/SelectField.svelte';
+	import type { PlaceNamed } from '$lib/server/jointView.js';
 	import type { Choice } from './says.js';
 
 	interface Props {
 		choice: Choice;
+		/** Places that new things may stand in. */
+		rooms: readonly PlaceNamed[];
 		base: string;
 		currency: string;
 		today: string;
 	}
-	let { choice, base, currency, today }: Props = $props();
+	let { choice, rooms, base, currency, today }: Props = $props();
 	const id = $props.id();
 	let from = $state('');
 	let to = $state('');
 	let spend = $derived<number | null>(choice.spend);
-	const wrong = $derived(
-		from && to && to < from ? 'The last day comes before the first.' : to && to < today ? 'Those days have gone by.' : ''
-	);
+	const open = $derived(rooms.filter((room) => !choice.free.includes(room.id)));
+	let place = $derived(open[0]?.id ?? '');
+	const wrong = $derived(from && to && to < from ? texts.theLastDayComes : to && to < today ? texts.thoseDaysHaveGone : '');
 	const go = (to: Choice) => goto(aimAddress(base, to), { noScroll: true });
 	const days = (span: string) =>
 		span
 			.split('~')
 			.map((day) => sayDate(day))
-			.join(' to ');
+			.join(` ${texts.to} `);
 </script>
 
 {#each choice.off as span (span)}
 	<p class="mt-3">
-		Nothing is struck from {days(span)}.
-		<a href={aimAddress(base, { ...choice, off: choice.off.filter((x) => x !== span) })}>Allow it again</a>
+		{texts.nothingIsStruckFrom(days(span))}
+		<a href={aimAddress(base, { ...choice, off: choice.off.filter((x) => x !== span) })}>{texts.allowItAgain}</a>
+	</p>
+{/each}
+{#each rooms.filter((room) => choice.free.includes(room.id)) as room (room.id)}
+	<p class="mt-3">
+		{texts.keptFree(room.name)}
+		<a href={aimAddress(base, { ...choice, free: choice.free.filter((x) => x !== room.id) })}>{texts.allowItAgain}</a>
 	</p>
 {/each}
 {#if choice.spend !== null}
 	<p class="mt-3">
-		It may cost {sayMoney(choice.spend, currency)} at most.
-		<a href={aimAddress(base, { ...choice, spend: null })}>Without that limit</a>
+		{texts.itMayCostAt(sayMoney(choice.spend, currency))}
+		<a href={aimAddress(base, { ...choice, spend: null })}>{texts.withoutThatLimit}</a>
 	</p>
 {/if}
-<Fold label="Days to keep free, or money to keep to" class="mt-3">
+<Fold label={texts.daysToKeepFree} class="mt-3">
 	<div class="flex flex-wrap items-end gap-3">
 		<div>
-			<label class="block font-semibold" for="{id}-from" id="{id}-from-label">Nothing is struck from</label>
+			<label class="block font-semibold" for="{id}-from" id="{id}-from-label">{texts.nothingIsStruckFrom2}</label>
 			<DayInput id="{id}-from" bind:value={from} class="w-44" about="{id}-from-label" />
 		</div>
 		<div>
-			<label class="block font-semibold" for="{id}-to" id="{id}-to-label">to</label>
+			<label class="block font-semibold" for="{id}-to" id="{id}-to-label">{texts.to}</label>
 			<DayInput id="{id}-to" bind:value={to} class="w-44" about="{id}-to-label" />
 		</div>
 		<Act
 			disabled={!from || !to || wrong !== '' || choice.off.length >= 20}
-			onclick={() => go({ ...choice, off: [...choice.off, `${from}~${to}`] })}>Plan around those days</Act
+			onclick={() => go({ ...choice, off: [...choice.off, `${from}~${to}`] })}>{texts.planAroundThoseDays}</Act
 		>
 	</div>
 	{#if wrong}<p class="mt-1 text-madder" role="alert">{wrong}</p>{/if}
+	{#if open.length}
+		<div class="mt-3 flex flex-wrap items-end gap-3">
+			<SelectField
+				label={texts.aPlaceToKeep}
+				name="place"
+				bind:value={place}
+				items={open.map((room) => ({ value: room.id, name: room.name }))}
+			/>
+			<Act disabled={choice.free.length >= 20} onclick={() => go({ ...choice, free: [...choice.free, place] })}
+				>{texts.keepItFree}</Act
+			>
+		</div>
+		<p class="note mt-1">{texts.whatStandsThereStays}</p>
+	{/if}
 	<div class="mt-3 flex flex-wrap items-end gap-3">
-		<NumberBox label="All that is new may cost" bind:value={spend} min={0} max={100_000} narrow />
-		<Act disabled={spend === null || spend === choice.spend} onclick={() => go({ ...choice, spend })}>Keep to it</Act>
+		<NumberBox label={texts.allThatIsNew} bind:value={spend} min={0} max={100_000} narrow />
+		<Act disabled={spend === null || spend === choice.spend} onclick={() => go({ ...choice, spend })}>{texts.keepToIt}</Act>
 	</div>
-	<p class="note mt-2">Pots and mix for what the plan strikes; what grows already is not counted.</p>
+	<p class="note mt-2">{texts.potsAndMixFor}</p>
 </Fold>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The plan grown many times: how many stand when, and what a second strike would be worth. */
+	import { texts } from '$lib/messages/plan.js';
 	import Chart from '$lib/ui/Chart.svelte';
 	import { tone } from '$lib/ui/tones.js';
 	import { sayDate } from '$lib/core/dates.js';
@@ -14,7 +15,7 @@
 	}
 	let { sim, wants }: Props = $props();
 
-	const NAMES: Record<string, string> = { rooted: 'rooting', potted: 'settling in pots', ready: 'growing on' };
+	const NAMES: Record<string, string> = { rooted: 'rooting', potted: texts.settlingInPots, ready: texts.growingOn };
 	const most = $derived.by(() => {
 		const all = sim.from.map((from, w) => ({ from, n: sim.stages.reduce((s, x) => s + x.weeks[w]!.p50, 0) }));
 		return all.reduce((a, b) => (b.n > a.n ? b : a), all[0]!);
@@ -40,8 +41,8 @@
 			const data = (pick: (f: (typeof s.weeks)[number]) => number) => sim.from.map((from, w) => [from, pick(s.weeks[w]!)]);
 			const band = { type: 'line', stack: s.to, symbol: 'none', lineStyle: { width: 0 }, silent: true, tooltip: { show: false } };
 			return [
-				{ ...band, name: `${s.to} low`, data: data((f) => f.p05) },
-				{ ...band, name: `${s.to} high`, data: data((f) => f.p95 - f.p05), areaStyle: { color, opacity: 0.25 } },
+				{ ...band, name: texts.low(s.to), data: data((f) => f.p05) },
+				{ ...band, name: texts.high(s.to), data: data((f) => f.p95 - f.p05), areaStyle: { color, opacity: 0.25 } },
 				{ name: NAMES[s.to] ?? s.to, type: 'line', symbol: 'none', color, lineStyle: { width: 2 }, data: data((f) => f.p50) }
 			];
 		})
@@ -49,36 +50,36 @@
 </script>
 
 <div class="mt-3 grid gap-8 lg:grid-cols-2">
-	<Chart
-		title="Usually most are in your care in the week of {sayDate(most.from)}: {sayNumber(most.n)}; the bands hold 9 seasons in 10"
-		{option}
-		height={240}
-	/>
+	<Chart title={texts.usuallyMostAreIn(sayDate(most.from), sayNumber(most.n))} {option} height={240} />
 	<div>
 		<p class="max-w-prose">
-			Grown {sayNumber(sim.seasons)} times, each with its own weather and luck.
+			{texts.grownTimesEachWith(sayNumber(sim.seasons))}
 			{#if sim.over}
-				In the week of {sayDate(sim.over.from)} it asks for more minutes than you give {sayOdds(sim.over.share)}.
+				{texts.inTheWeekOfIt(sayDate(sim.over.from), sayOdds(sim.over.share))}
 			{:else if sim.limit !== null}
-				No week asks for more minutes than you give, but for a chance in twenty.
+				{texts.noWeekAsksFor}
 			{/if}
 		</p>
 		{#if worth.length}
-			<h3 class="mt-3">Look in time, and strike again if there are too few</h3>
+			<h3 class="mt-3">{texts.lookInTimeAnd}</h3>
 			<ul class="ruled mt-1">
 				{#each worth as s (s.id)}
 					<li class="py-2">
-						<span class="font-semibold">{s.want.target} {s.want.name}</span>: {sayOdds(s.again)} instead of {sayOdds(
-							s.want.odds
-						)}.
+						<span class="font-semibold">{s.want.target} {s.want.name}</span>{texts.insteadOf(
+							sayOdds(s.again),
+							sayOdds(s.want.odds)
+						)}
 						<span class="note block"
-							>Needed {sayOdds(s.struckAgain.share)}, then about {sayNumber(Math.max(1, Math.round(s.struckAgain.pieces)))} more.</span
+							>{texts.neededThenAboutMore(
+								sayOdds(s.struckAgain.share),
+								sayNumber(Math.max(1, Math.round(s.struckAgain.pieces)))
+							)}</span
 						>
 					</li>
 				{/each}
 			</ul>
 		{:else}
-			<p class="note mt-2">A second strike after a look would change none of it by more than a hair.</p>
+			<p class="note mt-2">{texts.aSecondStrikeAfter}</p>
 		{/if}
 	</div>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The plan taken, whole or in part. */
+	import { texts } from '$lib/messages/plan.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -33,10 +34,10 @@
 <EntryForm
 	action="?/take"
 	submit={withBatches.length === 0
-		? 'Leave out what was planned'
+		? texts.leaveOutWhatWas
 		: takes.length === withBatches.length
-			? 'Take this plan'
-			: `Take ${many} of its batches`}
+			? texts.takeThisPlan
+			: texts.takeOfItsBatches(many)}
 	{today}
 	dated={false}
 	noted={false}
@@ -45,20 +46,20 @@
 	<input type="hidden" name="beside" value={beside(plan.anew ? plan.wants.filter((w) => !without.includes(w.id)) : takes)} />
 	{#if plan.anew}<input type="hidden" name="anew" value="1" />{/if}
 	{#if withBatches.length > 1}
-		<Fold label="Take only some of it">
+		<Fold label={texts.takeOnlySomeOf}>
 			{#each withBatches as w (w.id)}
 				<Checkbox
 					checked={!without.includes(w.id)}
 					onchange={() => (without = without.includes(w.id) ? without.filter((id) => id !== w.id) : [...without, w.id])}
 					>{w.target}
 					{w.name}{w.label ? `, ${w.label}` : ''}: {w.batches.length}
-					{w.batches.length === 1 ? 'batch' : 'batches'}</Checkbox
+					{w.batches.length === 1 ? texts.batch : texts.batches}</Checkbox
 				>
 			{/each}
 		</Fold>
 	{/if}
 </EntryForm>
 <p class="note mt-1">
-	{#if many}{many === 1 ? 'Its batch comes' : `Its ${many} batches come`} on the round on their days.{/if}
-	One undo takes all of it back.
+	{#if many}{texts.onTheRoundOn(many === 1 ? texts.itsBatchComes : texts.itsBatchesCome(many))}{/if}
+	{texts.oneUndoTakesAll}
 </p>

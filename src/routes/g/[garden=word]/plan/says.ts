@@ -12,9 +12,11 @@ export const AIM_WORDS: Record<string, string> = {
 	few: 'The fewest batches'
 };
 
-type Late<T> = Promise<{ value: T } | { sorry: string }>;
 /** What would help, by want: each comes when it is worked out. */
-export type Binds = Late<Record<string, Late<BindView | null>>>;
+export type Help = Record<string, { bind: BindView | null } | { sorry: string }>;
+
+/** How far the plan is: none yet; the first; stopped before the best; the best; none to be had. */
+export type Stage = 'looking' | 'first' | 'stopped' | 'told' | 'sorry';
 
 /** A stage as what its pieces do in it. */
 export const STAGE_WORDS: Record<string, string> = {
@@ -33,15 +35,18 @@ export interface Choice {
 	not: readonly string[];
 	/** Days between which nothing is struck: "2027-05-01~2027-05-14". */
 	off: readonly string[];
+	/** Places that are kept free, by id. */
+	free: readonly string[];
 	/** What it may cost. */
 	spend: number | null;
 }
 /** The choice as the address has it: name and value of each. */
-export const choicePairs = ({ aim, anew, not, off, spend }: Choice): [string, string][] => [
+export const choicePairs = ({ aim, anew, not, off, free, spend }: Choice): [string, string][] => [
 	...(aim === 'usual' ? [] : [['aim', aim] as [string, string]]),
 	...(anew ? [['anew', '1'] as [string, string]] : []),
 	...not.map((way): [string, string] => ['not', way]),
 	...off.map((span): [string, string] => ['off', span]),
+	...free.map((place): [string, string] => ['free', place]),
 	...(spend === null ? [] : [['spend', String(spend)] as [string, string]])
 ];
 export const aimQuery = (choice: Choice): string => {

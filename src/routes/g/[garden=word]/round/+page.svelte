@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/round.js';
 	import Progressbar from 'flowbite-svelte/Progressbar.svelte';
 	import Note from '$lib/ui/Note.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { addDays, dayNumber, sayDate } from '$lib/core/dates.js';
@@ -27,21 +29,18 @@
 	const age = $derived(data.station.okAt ? data.now - Date.parse(data.station.okAt) : null);
 </script>
 
-<svelte:head><title>Round · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.round(data.garden.name)}</title></svelte:head>
 
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div class="max-w-2xl">
-		<h1>{data.isToday ? 'Today’s round' : `The round of ${sayDate(data.viewed)}`}</h1>
+		<h1>{data.isToday ? texts.todaysRound : texts.theRoundOf(sayDate(data.viewed))}</h1>
 		<p class="text-faded">
-			{sayDate(data.viewed)}, in the order you walk{data.isToday ? '' : ', if nothing else is done until then'}.
-			{round.sky.soil}
-			{#if round.sky.rain !== null && round.sky.rain >= 0.3}{capital(sayThat(round.sky.rain, 'it rains tomorrow'))}.{/if}
-			{#if round.sky.damp.length}Dull and damp, good for cutting and planting: {round.sky.damp
-					.map((d) => sayDate(d.on, false))
-					.join(', ')}.{/if}
+			{texts.inTheOrderYou(sayDate(data.viewed), data.isToday ? '' : texts.ifNothingElseIs, round.sky.soil)}
+			{#if round.sky.rain !== null && round.sky.rain >= 0.3}{capital(sayThat(round.sky.rain, texts.itRainsTomorrow))}.{/if}
+			{#if round.sky.damp.length}{texts.dullAndDampGood(round.sky.damp.map((d) => sayDate(d.on, false)).join(', '))}{/if}
 			{#if data.station.there && (data.station.trouble || (age !== null && age > 6 * 3_600_000))}
 				<a class="underline underline-offset-4" href="{base}/weather"
-					>{age === null ? 'No forecast yet' : `The forecast is ${sayAge(age)} old`}{data.station.trouble
+					>{age === null ? texts.noForecastYet : texts.theForecastIsOld(sayAge(age))}{data.station.trouble
 						? `: ${data.station.trouble}`
 						: ''}.</a
 				>
@@ -52,7 +51,7 @@
 		<div class="min-w-60">
 			<p>
 				<span class="figure">{Math.round(round.todayMinutes)}</span>
-				<span class="unit">min today; {sayMinutes(round.minutes)} this week of the {sayMinutes(round.budget)} you give</span>
+				<span class="unit">{texts.minTodayThisWeek(sayMinutes(round.minutes), sayMinutes(round.budget))}</span>
 			</p>
 			<Progressbar
 				progress={share * 100}
@@ -63,9 +62,7 @@
 			/>
 			{#if over}
 				<p class="note mt-1">
-					{round.mayWaitInAll
-						? `More than that: ${round.mayWaitInAll} below may wait with the least loss.`
-						: 'More than that, and none of it may wait.'}
+					{round.mayWaitInAll ? texts.moreThanThatBelow(round.mayWaitInAll) : texts.moreThanThatAnd}
 				</p>
 			{/if}
 		</div>
@@ -73,40 +70,42 @@
 </div>
 {#if data.away}
 	<Note tone="now" class="mt-4">
-		Away {sayDate(data.away.from)} to {sayDate(data.away.to)}:
-		<a href="{base}/round/away?from={data.away.from}&to={data.away.to}">what to do before, and a sheet for whoever waters</a>.
+		{texts.awayTo(sayDate(data.away.from), sayDate(data.away.to))}
+		<a href="{base}/round/away?from={data.away.from}&to={data.away.to}">{texts.whatToDoBefore}</a>.
 	</Note>
 {/if}
 
 {#if empty}
 	<div class="mt-10 max-w-xl border-t border-ink pt-6">
-		<h2>Nothing is due {data.isToday ? 'this week' : 'then'}.</h2>
+		<h2>{texts.nothingIsDue(data.isToday ? texts.thisWeek : texts.then)}</h2>
 		{#if data.nothingYet === 'stock'}
-			<p class="mt-2">Begin with a plant that stands in your garden and can give material.</p>
-			<p class="mt-4"><Act main href="{base}/stock/new">Add a stock plant</Act></p>
+			<p class="mt-2">{texts.beginWithAPlant}</p>
+			<p class="mt-4"><Act main href="{base}/stock/new">{texts.addAStockPlant}</Act></p>
 		{:else if data.nothingYet === 'want'}
-			<p class="mt-2">You have stock. Now say what you want standing where, by when: the plan puts its work here.</p>
-			<p class="mt-4"><Act main href="{base}/wants/new">Say what you want</Act></p>
+			<p class="mt-2">{texts.youHaveStockNow}</p>
+			<p class="mt-4"><Act main href="{base}/wants/new">{texts.sayWhatYouWant}</Act></p>
 		{:else}
-			<p class="mt-2">Drag the mark on the season strip to see what is coming.</p>
+			<p class="mt-2">{texts.dragTheMarkOn}</p>
 		{/if}
 	</div>
 {:else if round.stops.length === 0}
-	<p class="mt-8 border-t border-ink pt-5 text-lg">Nothing is due {data.isToday ? 'today' : 'that day'}.</p>
+	<p class="mt-8 border-t border-ink pt-5 text-lg">{texts.nothingIsDue(data.isToday ? texts.today : texts.thatDay)}</p>
 {/if}
 
 <ol class="mt-6">
-	{#each round.stops as stop (stop.placeId)}
+	{#each round.stops as stop, at (stop.placeId)}
 		<li class="grid gap-x-8 border-t border-ink py-5 md:grid-cols-[15rem_1fr]">
 			<div class="mb-2">
 				<h2 id="at-{stop.placeId ?? 'none'}">{stop.placeName}</h2>
 				<p class="note">{sayMinutes(Math.max(1, stop.minutes))}</p>
 			</div>
-			<ul class="ruled">
-				{#each stop.tasks as task (task.key)}
-					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} placeAt="at-{stop.placeId ?? 'none'}" />
-				{/each}
-			</ul>
+			<Island now={at === 0}>
+				<ul class="ruled">
+					{#each stop.tasks as task (task.key)}
+						<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} placeAt="at-{stop.placeId ?? 'none'}" />
+					{/each}
+				</ul>
+			</Island>
 		</li>
 	{/each}
 </ol>
@@ -119,23 +118,25 @@
 {#if round.week.length}
 	<section class="border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
 		<div class="mb-2">
-			<h2>Later this week</h2>
-			<p class="note">To {sayDate(addDays(data.viewed, 6), false)}</p>
+			<h2>{texts.laterThisWeek}</h2>
+			<p class="note">{texts.to(sayDate(addDays(data.viewed, 6), false))}</p>
 		</div>
-		<ul class="ruled">
-			{#each round.week as task (task.key)}
-				<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} dated />
-			{/each}
-		</ul>
+		<Island>
+			<ul class="ruled">
+				{#each round.week as task (task.key)}
+					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} dated />
+				{/each}
+			</ul>
+		</Island>
 	</section>
-	<MoreRows rows={data.rows} hidden={round.weekHidden} of={['task of the week', 'tasks of the week']} />
+	<MoreRows rows={data.rows} hidden={round.weekHidden} of={[texts.taskOfTheWeek, texts.tasksOfTheWeek]} />
 {/if}
 
 {#if data.isToday}<Slipped {base} of={data.round} />{/if}
 
 {#if round.later.length}
 	<section class="mt-4 border-t border-ink pt-4">
-		<h2>Coming after that</h2>
+		<h2>{texts.comingAfterThat}</h2>
 		<ul class="ruled mt-2 max-w-2xl">
 			{#each round.later as item (item.on + item.title + item.link)}
 				<li class="flex gap-4 py-2">
@@ -150,8 +151,8 @@
 {/if}
 
 <p class="no-print mt-6 flex flex-wrap gap-x-6 gap-y-1 border-t border-ink pt-2">
-	<a class="lone" href="{base}/round/away">Away</a>
-	<a class="lone" href="{base}/round/walk">Order of the walk</a>
-	<a class="lone" href="{base}/round/round.ics" data-sveltekit-reload>Save as a calendar file</a>
-	<a class="lone" href="{base}/weather">Weather</a>
+	<a class="lone" href="{base}/round/away">{texts.away}</a>
+	<a class="lone" href="{base}/round/walk">{texts.orderOfTheWalk}</a>
+	<a class="lone" href="{base}/round/round.ics" data-sveltekit-reload>{texts.saveAsACalendar}</a>
+	<a class="lone" href="{base}/weather">{texts.weather}</a>
 </p>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What hardly will root any more: one line, and one tap gives it up or leaves it standing for another month. */
+	import { texts } from '$lib/messages/round.js';
 	import { addDays } from '$lib/core/dates.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import { plural } from '$lib/ui/say.js';
@@ -20,14 +21,18 @@
 	const names = $derived(tasks.map((t) => `${t.title.replace('Look at ', '')} (${t.code})`));
 </script>
 
-<section class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-t border-ink py-3" aria-label="Stragglers">
+<section
+	class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-t border-ink py-3"
+	aria-label={texts.stragglers}
+>
 	<div class="min-w-0 flex-1 basis-64">
 		{#if one}
 			<p>
-				<a class="lone" href="{base}/{one.link}">{names[0]}</a> will hardly root any more.
+				<a class="lone" href="{base}/{one.link}">{names[0]}</a>
+				{texts.willHardlyRootAny}
 			</p>
 		{:else}
-			<Fold label="{pieces} pieces of {tasks.length} batches will hardly root any more" plain>
+			<Fold label={texts.piecesOfBatchesWill(pieces, tasks.length)} plain>
 				<ul class="ruled">
 					{#each tasks as t, i (t.key)}
 						<li><a class="lone" href="{base}/{t.link}">{names[i]}</a></li>
@@ -38,17 +43,10 @@
 	</div>
 	{#if isToday}
 		<div class="flex flex-wrap gap-2">
-			<EntryForm
-				action="?/giveup"
-				submit="Give up {plural(pieces, ['piece', 'pieces'])}"
-				{today}
-				dated={false}
-				noted={false}
-				quiet
-			>
+			<EntryForm action="?/giveup" submit={texts.giveUp(plural(pieces, texts.pieces))} {today} dated={false} noted={false} quiet>
 				{#each tasks as t (t.key)}<input type="hidden" name="straggler" value={told(t)} />{/each}
 			</EntryForm>
-			<EntryForm action="?/putoff" submit="Leave them" {today} dated={false} noted={false} quiet>
+			<EntryForm action="?/putoff" submit={texts.leaveThem} {today} dated={false} noted={false} quiet>
 				<input type="hidden" name="work" value="look" />
 				<input type="hidden" name="place" value="" />
 				<input type="hidden" name="targets" value={tasks.map((t) => t.batchId).join(',')} />

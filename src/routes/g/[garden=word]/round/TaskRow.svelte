@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/round.js';
 	import Act from '$lib/ui/Act.svelte';
 	import { sayOddsShort } from '$lib/core/odds/words.js';
 	/** One piece of work: what, why, and one tap to log it; the rest opens when asked for. */
@@ -36,13 +37,8 @@
 	const goals = $derived(task.log === 'out' ? outside : shelters);
 	function bearing(c: (typeof task.carried)[number]): string {
 		const full = shelters.find((s) => s.id === c.full)?.name;
-		const where =
-			c.to || task.log === 'out'
-				? ''
-				: full
-					? ` There is no room left for it at ${full}: Shelter says what else can be done.`
-					: ' None of your places suits it well.';
-		return `Bears a night of ${c.bears}.${where}`;
+		const where = c.to || task.log === 'out' ? '' : full ? texts.thereIsNoRoom(full) : texts.noneOfYourPlaces;
+		return texts.bearsANightOf(c.bears, where);
 	}
 </script>
 
@@ -71,63 +67,69 @@
 					>{/if}
 			</p>
 			<p class="note">
-				{#if task.late}<strong class="text-madder">Late: was due by {sayDate(isoOf(task.by), false)}.</strong>{:else if dated}From {sayDate(
-						isoOf(task.from),
-						false
-					)}.{:else if task.by > task.from}By {sayDate(isoOf(task.by), false)}.{/if}
+				{#if task.late}<strong class="text-madder">{texts.lateWasDueBy(sayDate(isoOf(task.by), false))}</strong
+					>{:else if dated}{texts.from(sayDate(isoOf(task.from), false))}{:else if task.by > task.from}{texts.by2(
+						sayDate(isoOf(task.by), false)
+					)}{/if}
 				{task.why}
 				{sayMinutes(Math.max(1, task.minutes))}{task.every && task.every < 7
-					? `, every ${task.every === 1 ? 'day' : `${task.every} days`}`
+					? texts.every(task.every === 1 ? texts.day : texts.days(task.every))
 					: ''}.
-				{#if mayWait}<strong>May wait.</strong>{/if}
+				{#if mayWait}<strong>{texts.mayWait}</strong>{/if}
 			</p>
 			{#if task.ifMissed && task.chance !== null && task.work !== 'harden'}
-				<p class="note">If left and it comes: {task.ifMissed}. If done and it does not: {task.ifNeedless}.</p>
+				<p class="note">{texts.ifLeftAndIt(task.ifMissed, task.ifNeedless ?? '')}</p>
 			{/if}
 		</div>
 		{#if isToday}
 			<div class="flex flex-wrap gap-2">
 				{#if task.log === 'tap'}
-					<EntryForm action="?/done" submit="Done" {about} {today} dated={false} noted={false} quiet>{@render work()}</EntryForm>
+					<EntryForm action="?/done" submit={texts.done} {about} {today} dated={false} noted={false} quiet
+						>{@render work()}</EntryForm
+					>
 				{:else if task.log === 'count'}
 					{#if !livingOnly}
-						<EntryForm action="?/well" submit="All well" {about} {today} dated={false} noted={false} seen={batch} quiet
+						<EntryForm action="?/well" submit={texts.allWell} {about} {today} dated={false} noted={false} seen={batch} quiet
 							>{@render work()}</EntryForm
 						>
 					{/if}
 					<Act
 						aria-expanded={open === 'count'}
 						aria-describedby={about}
-						onclick={() => (open = open === 'count' ? null : 'count')}>Count</Act
+						onclick={() => (open = open === 'count' ? null : 'count')}>{texts.count}</Act
 					>
 				{:else if task.log === 'bring' || task.log === 'out'}
 					<Act
 						main
 						aria-expanded={open === 'bring'}
 						aria-describedby={about}
-						onclick={() => (open = open === 'bring' ? null : 'bring')}>{task.log === 'out' ? 'Take out …' : 'Bring in …'}</Act
+						onclick={() => (open = open === 'bring' ? null : 'bring')}>{task.log === 'out' ? texts.takeOut : texts.bringIn}</Act
 					>
 				{:else if task.log === 'page'}
 					<Act class="self-start" aria-describedby={about} href="{base}/{task.link}"
-						>{task.work === 'strike' ? 'Strike' : task.work === 'decide' || task.work === 'missed' ? 'Plan' : 'Log it'}</Act
+						>{task.work === 'strike'
+							? texts.strike
+							: task.work === 'decide' || task.work === 'missed'
+								? texts.plan
+								: texts.logIt}</Act
 					>
 				{/if}
 				<Act
 					aria-expanded={open === 'more'}
-					aria-label="Skip or put off: {task.title}"
+					aria-label={texts.skipOrPutOff(task.title)}
 					aria-describedby={about}
-					onclick={() => (open = open === 'more' ? null : 'more')}>Not now</Act
+					onclick={() => (open = open === 'more' ? null : 'more')}>{texts.notNow}</Act
 				>
 			</div>
 		{/if}
 	</div>
 	{#if open === 'count'}
 		<div class="mt-3 max-w-md border-l-4 border-leaf pl-4">
-			<EntryForm action="?/count" submit="Save the count" {today} dated={false} seen={batch} ondone={() => (open = null)}>
+			<EntryForm action="?/count" submit={texts.saveTheCount} {today} dated={false} seen={batch} ondone={() => (open = null)}>
 				{@render work()}
-				<Stepper label="Alive" name="alive" value={task.count} min={0} max={task.count} />
+				<Stepper label={texts.alive} name="alive" value={task.count} min={0} max={task.count} />
 				{#if !livingOnly}
-					<Stepper label="Of these rooted" name="rooted" value={0} min={0} max={task.count} />
+					<Stepper label={texts.ofTheseRooted} name="rooted" value={0} min={0} max={task.count} />
 				{/if}
 			</EntryForm>
 		</div>
@@ -136,7 +138,7 @@
 			{#if goals.length}
 				<EntryForm
 					action="?/bring"
-					submit={task.log === 'out' ? 'Taken out' : 'Brought in'}
+					submit={task.log === 'out' ? texts.takenOut : texts.broughtIn}
 					{today}
 					dated={false}
 					noted={false}
@@ -144,8 +146,7 @@
 				>
 					{@render work()}
 					{#if task.log === 'bring'}<p>
-							Before the door: look under the leaves and into the root ball for slugs, mites and mildew. What is sick stays out,
-							or goes to a place by itself.
+							{texts.beforeTheDoorLook}
 						</p>{/if}
 					{#each task.carried as c (c.id)}
 						<SelectField
@@ -157,7 +158,7 @@
 						/>
 					{:else}
 						<SelectField
-							label="Where to"
+							label={texts.whereTo}
 							name="to"
 							value={goals[0]!.id}
 							items={goals.map((s) => ({ value: s.id, name: s.name }))}
@@ -165,18 +166,26 @@
 					{/each}
 				</EntryForm>
 			{:else}
-				<p>There is no such place yet: <a class="underline" href="{base}/settings">add one</a>.</p>
+				<p>{texts.thereIsNoSuch} <a class="underline" href="{base}/settings">{texts.addOne}</a>.</p>
 			{/if}
 		</div>
 	{:else if open === 'more'}
 		<div class="mt-3 grid max-w-2xl gap-6 border-l-4 border-catkin pl-4 sm:grid-cols-2">
-			<EntryForm action="?/putoff" submit="Put off" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
+			<EntryForm action="?/putoff" submit={texts.putOff} {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
 				{@render work()}
-				<DayField label="Until" name="until" value={addDays(today, 3)} />
+				<DayField label={texts.until} name="until" value={addDays(today, 3)} />
 			</EntryForm>
-			<EntryForm action="?/skip" submit="Skip this time" {today} dated={false} noted={false} quiet ondone={() => (open = null)}>
+			<EntryForm
+				action="?/skip"
+				submit={texts.skipThisTime}
+				{today}
+				dated={false}
+				noted={false}
+				quiet
+				ondone={() => (open = null)}
+			>
 				{@render work()}
-				<Field label="Why (if you like)" name="why" value="" />
+				<Field label={texts.whyIfYouLike} name="why" value="" />
 			</EntryForm>
 		</div>
 	{/if}

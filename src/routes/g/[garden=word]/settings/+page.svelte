@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/garden.js';
 	import Note from '$lib/ui/Note.svelte';
 	import Hand from '$lib/ui/Hand.svelte';
 	import Look from '$lib/ui/Look.svelte';
@@ -43,16 +44,16 @@
 	}
 </script>
 
-<svelte:head><title>Garden settings · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.gardenSettings(data.garden.name)}</title></svelte:head>
 <div class="grid gap-12 lg:grid-cols-2">
 	<section>
-		<h1>The garden</h1>
-		<p class="note">Time zone {data.settings.time_zone}, from the position.</p>
+		<h1>{texts.theGarden}</h1>
+		<p class="note">{texts.timeZoneFromThe(data.settings.time_zone)}</p>
 		<div class="mt-4">
 			{#key data.version}
 				<EntryForm
 					action="?/garden"
-					submit="Save"
+					submit={texts.save}
 					today={data.garden.today}
 					dated={false}
 					noted={false}
@@ -61,12 +62,12 @@
 					<GardenFields start={data.settings} year={data.year} />
 					{#if !data.record.made}
 						<SelectField
-							label="Frost dates and coldest night of all plans"
+							label={texts.frostDatesAndColdest}
 							name="frost_from"
 							value={data.record.frostFrom}
 							items={[
-								{ value: 'record', name: `the weather record’s, ${data.record.from}–${data.record.to}` },
-								{ value: 'own', name: 'my own, as given above' }
+								{ value: 'record', name: texts.theWeatherRecords(data.record.from, data.record.to) },
+								{ value: 'own', name: texts.myOwnAsGiven }
 							]}
 						/>
 					{/if}
@@ -75,7 +76,7 @@
 		</div>
 	</section>
 	<section>
-		<h2 id="places" class="text-2xl">Places, in the order you walk</h2>
+		<h2 id="places" class="text-2xl">{texts.placesInTheOrder}</h2>
 		<ul class="ruled mt-3 border-y border-ink">
 			{#each data.places as p (p.id)}
 				<li class="flex items-center justify-between gap-4 py-2">
@@ -83,22 +84,25 @@
 						<p class="font-semibold">{p.walk}. {p.name}</p>
 						<p class="note">
 							{p.body ? BODY_WORDS[p.body] : PLACE_WORDS[p.kind]}, {LIGHT_WORDS[p.light]}{p.low_c !== null || p.high_c !== null
-								? `, ${p.low_c === null ? '' : sayTemperature(p.low_c, units)} to ${p.high_c === null ? '' : sayTemperature(p.high_c, units)}`
+								? texts.to2(
+										p.low_c === null ? '' : sayTemperature(p.low_c, units),
+										p.high_c === null ? '' : sayTemperature(p.high_c, units)
+									)
 								: ''}{p.room_cm2 !== null ? `, ${sayArea(p.room_cm2 / 10_000, units)}` : ''}
 						</p>
 					</div>
-					<Act onclick={() => edit(p)}>Change</Act>
+					<Act onclick={() => edit(p)}>{texts.change}</Act>
 				</li>
 			{/each}
 		</ul>
-		<Act class="mt-3" onclick={() => edit('new')}>Add a place</Act>
+		<Act class="mt-3" onclick={() => edit('new')}>{texts.addAPlace}</Act>
 		{#if editing}
 			<div class="mt-4 border-t-4 border-catkin bg-pane p-4">
-				<h3 class="mb-3">{edited ? edited.name : 'A new place'}</h3>
+				<h3 class="mb-3">{edited ? edited.name : texts.aNewPlace}</h3>
 				{#key edited?.id ?? 'new'}
 					<EntryForm
 						action="?/place"
-						submit="Save the place"
+						submit={texts.saveThePlace}
 						today={data.garden.today}
 						dated={false}
 						noted={false}
@@ -106,60 +110,60 @@
 						ondone={() => (editing = null)}
 					>
 						{#if edited}<input type="hidden" name="place" value={edited.id} />{/if}
-						<Field label="Name" name="name" value={edited?.name ?? ''} maxlength={80} />
+						<Field label={texts.name} name="name" value={edited?.name ?? ''} maxlength={80} />
 						<div class="grid gap-4 sm:grid-cols-2">
 							<SelectField
-								label="What it is"
+								label={texts.whatItIs}
 								name="kind"
 								bind:value={kind}
 								items={PLACE_KINDS.map((k) => ({ value: k, name: SORT_WORDS[k] }))}
 							/>
 							{#if bodies.length > 1}
 								{#key kind}<SelectField
-										label="More exactly"
+										label={texts.moreExactly}
 										name="body"
 										value={edited?.kind === kind ? (edited.body ?? '') : ''}
 										items={bodies}
-										hint="How it follows the weather: see Shelter."
+										hint={texts.howItFollowsThe}
 									/>{/key}
 							{/if}
 							{#if BODIES[kind] && wholes.length}
 								<SelectField
-									label="A level of"
+									label={texts.aLevelOf}
 									name="level_of"
 									value={edited?.level_of ?? ''}
-									items={[{ value: '', name: 'no other place' }, ...wholes.map((p) => ({ value: p.id, name: p.name }))]}
-									hint="As warm as that place, with room and light of its own."
+									items={[{ value: '', name: texts.noOtherPlace }, ...wholes.map((p) => ({ value: p.id, name: p.name }))]}
+									hint={texts.asWarmAsThat}
 								/>
 							{/if}
-							<SelectField label="Light" name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
+							<SelectField label={texts.light} name="light" value={edited?.light ?? 'sun'} items={LIGHT} />
 							{#if BODIES[kind] && kind !== 'ground'}
 								<SelectField
-									label="Its window faces"
+									label={texts.itsWindowFaces}
 									name="faces"
 									value={edited?.faces ?? ''}
 									items={[
-										{ value: '', name: 'not told, or none' },
+										{ value: '', name: texts.notToldOrNone },
 										...COMPASS.map((c) => ({ value: c, name: COMPASS_WORDS[c] }))
 									]}
-									hint="For the light there is in winter."
+									hint={texts.forTheLightThere}
 								/>
 								<SelectField
-									label="Glass"
+									label={texts.glass}
 									name="glass"
 									value={edited?.glass ?? ''}
 									items={[{ value: '', name: 'usual' }, ...GLASSES.map((g) => ({ value: g, name: GLASS_WORDS[g] }))]}
 								/>
 								<Field
-									label="Lamp, at the leaves"
+									label={texts.lampAtTheLeaves}
 									name="lamp_umol"
 									value={edited?.lamp_umol === null || edited?.lamp_umol === undefined ? '' : String(edited.lamp_umol)}
-									unit="µmol"
+									unit={texts.mol}
 									numeric
-									hint="By its maker, on a square metre each second. Blank without one."
+									hint={texts.byItsMakerOn}
 								/>
 								<Field
-									label="Lamp, hours a day"
+									label={texts.lampHoursADay}
 									name="lamp_hours"
 									value={edited?.lamp_hours === null || edited?.lamp_hours === undefined ? '' : String(edited.lamp_hours)}
 									unit="h"
@@ -167,23 +171,29 @@
 								/>
 							{/if}
 							<Field
-								label="Lowest it gets"
+								label={texts.lowestItGets}
 								name="low"
 								value={t(edited?.low_c)}
 								unit="°{units.temperature}"
 								numeric
-								hint="Blank outdoors."
+								hint={texts.blankOutdoors}
 							/>
-							<Field label="Highest" name="high" value={t(edited?.high_c)} unit="°{units.temperature}" numeric />
-							<Field label="Room for pots" name="room" value={room(edited?.room_cm2)} unit={areaMeasure(units).unit} numeric />
-							<Stepper label="Order of the walk" name="walk" bind:value={walk} max={999} />
+							<Field label={texts.highest} name="high" value={t(edited?.high_c)} unit="°{units.temperature}" numeric />
+							<Field
+								label={texts.roomForPots}
+								name="room"
+								value={room(edited?.room_cm2)}
+								unit={areaMeasure(units).unit}
+								numeric
+							/>
+							<Stepper label={texts.orderOfTheWalk} name="walk" bind:value={walk} max={999} />
 						</div>
 					</EntryForm>
 					{#if edited}
 						<div class="mt-3">
 							<EntryForm
 								action="?/close"
-								submit="Close this place"
+								submit={texts.closeThisPlace}
 								today={data.garden.today}
 								dated={false}
 								noted={false}
@@ -195,29 +205,29 @@
 				{/key}
 			</div>
 		{/if}
-		<h2 class="mt-10 text-2xl">How this device shows it</h2>
+		<h2 class="mt-10 text-2xl">{texts.howThisDeviceShows}</h2>
 		<div class="mt-2"><Look /></div>
 		<div class="mt-4"><Hand /></div>
-		<h2 class="mt-10 text-2xl">Where the weather comes from</h2>
+		<h2 class="mt-10 text-2xl">{texts.whereTheWeatherComes}</h2>
 		<p class="mt-2">
-			{#if data.record.made}A made record of {data.record.years} years, bent to the frosts and the coldest night given here.
-			{:else}A record of {data.record.years} whole years, {data.record.from}–{data.record.to}.{/if}
-			{data.station ? 'A weather station tells past days and the next ten.' : 'No weather station is set up.'}
-			<a href="/g/{data.garden.slug}/weather">See the weather</a> or
-			<a href="/g/{data.garden.slug}/weather/import">take in a record</a>.
+			{#if data.record.made}{texts.aMadeRecordOf(data.record.years)}
+			{:else}{texts.aRecordOfWhole(data.record.years, data.record.from, data.record.to)}{/if}
+			{data.station ? texts.aWeatherStationTells : texts.noWeatherStationIs}
+			<a href="/g/{data.garden.slug}/weather">{texts.seeTheWeather}</a>
+			{texts.or}
+			<a href="/g/{data.garden.slug}/weather/import">{texts.takeInARecord}</a>.
 		</p>
-		<h2 class="mt-10 text-2xl">Links and sensors</h2>
+		<h2 class="mt-10 text-2xl">{texts.linksAndSensors}</h2>
 		<p class="mt-1 text-faded">
-			A thermometer may send its readings, a calendar may read the round, without signing in. Each has a secret of its own, shown
-			once; end it when you no longer want it.
+			{texts.aThermometerMaySend}
 		</p>
 		{#if form?.link}
 			<Note tone="now" class="mt-3 bg-pane py-3" role="status">
 				<p class="font-semibold">
-					{form.link.purpose === 'calendar' ? 'Subscribe to this address in your calendar:' : 'Send this token with readings:'}
+					{form.link.purpose === 'calendar' ? texts.subscribeToThisAddress : texts.sendThisTokenWith}
 				</p>
 				<p class="mt-1 font-mono break-all select-all">{form.link.secret}</p>
-				<p class="note mt-1">It will not be shown again.</p>
+				<p class="note mt-1">{texts.itWillNotBe}</p>
 			</Note>
 		{/if}
 		{#if form?.problem}<p role="alert" class="mt-3 text-madder">{form.problem.sentence}</p>{/if}
@@ -225,49 +235,49 @@
 			{#each data.links as d (d.id)}
 				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
 					<span
-						><span class="font-semibold">{d.purpose === 'calendar' ? 'Calendar' : 'Readings'}{d.label ? `, ${d.label}` : ''}</span
+						><span class="font-semibold"
+							>{d.purpose === 'calendar' ? texts.calendar : texts.readings}{d.label ? `, ${d.label}` : ''}</span
 						>
-						<span class="note">made {d.made}, {d.used ? `last used ${d.used}` : 'not used yet'}</span></span
+						<span class="note">{texts.made(d.made, d.used ? texts.lastUsed(d.used) : texts.notUsedYet)}</span></span
 					>
 					<form method="POST" action="?/end" use:enhance>
-						<input type="hidden" name="id" value={d.id} /><Act type="submit" aria-label="End {d.purpose} {d.label}">End it</Act>
+						<input type="hidden" name="id" value={d.id} /><Act type="submit" aria-label={texts.end(d.purpose, d.label)}
+							>{texts.endIt}</Act
+						>
 					</form>
 				</li>
 			{/each}
 		</ul>
 		<form method="POST" action="?/link" use:enhance class="mt-3 grid items-end gap-3 sm:grid-cols-[1.5fr_1fr_auto]">
 			<SelectField
-				label="A new one for"
+				label={texts.aNewOneFor}
 				name="purpose"
 				value="readings"
 				items={[
-					{ value: 'readings', name: 'readings of thermometers' },
-					{ value: 'calendar', name: 'the round in a calendar' }
+					{ value: 'readings', name: texts.readingsOfThermometers },
+					{ value: 'calendar', name: texts.theRoundInA }
 				]}
 			/>
-			<Field label="What it is for" name="label" maxlength={80} placeholder="garage sensor" />
-			<Act type="submit">Make it</Act>
+			<Field label={texts.whatItIsFor} name="label" maxlength={80} placeholder={texts.garageSensor} />
+			<Act type="submit">{texts.makeIt}</Act>
 		</form>
-		<h2 class="mt-10 text-2xl">Copies</h2>
+		<h2 class="mt-10 text-2xl">{texts.copies}</h2>
 		<p class="mt-1 max-w-prose text-faded">
-			An archive holds this whole garden in open files: the ledger, plants, wants, batches and weather as tables (a zip of CSV
-			files with their description). Another Surculus takes it in under Add a garden.
-			{#if data.backups}The whole house is copied every night; the last seven copies are in <code class="break-all"
-					>{data.backups}</code
-				>
-				on the computer that Surculus runs on.{/if}
+			{texts.anArchiveHoldsThis}
+			{#if data.backups}{texts.theWholeHouseIs} <code class="break-all">{data.backups}</code>
+				{texts.onTheComputerThat}{/if}
 		</p>
-		<p class="mt-3"><Act href="/g/{data.garden.slug}/archive.zip" download>Save an archive</Act></p>
-		<h2 class="mt-10 text-2xl">Gardens of this household</h2>
+		<p class="mt-3"><Act href="/g/{data.garden.slug}/archive.zip" download>{texts.saveAnArchive}</Act></p>
+		<h2 class="mt-10 text-2xl">{texts.gardensOfThisHousehold}</h2>
 		<ul class="ruled mt-2">
 			{#each data.gardens as g (g.slug)}<li class="py-2">
-					<a class="lone" href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? ', this one' : ''}
+					<a class="lone" href="/g/{g.slug}/round">{g.name}</a>{g.slug === data.garden.slug ? texts.thisOne : ''}
 				</li>{/each}
 		</ul>
-		<p class="mt-3"><Act href="/new">Add a garden</Act></p>
+		<p class="mt-3"><Act href="/new">{texts.addAGarden}</Act></p>
 		{#if data.canSignOut}<form method="POST" action="/sign-in?/out" class="mt-6">
-				<Act type="submit">Sign out</Act>
-				<Act type="submit" formaction="/sign-in?/everywhere">Sign out on every device</Act>
+				<Act type="submit">{texts.signOut}</Act>
+				<Act type="submit" formaction="/sign-in?/everywhere">{texts.signOutOnEvery}</Act>
 			</form>{/if}
 	</section>
 </div>

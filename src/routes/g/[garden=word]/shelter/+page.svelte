@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/shelter.js';
 	import { tick } from 'svelte';
 	/**
 	 * Who: the grower before the first cold night, at the door of the garage or at the table. Question: what lives where
@@ -26,14 +27,14 @@
 	const homeless = $derived(v.outside.filter((l) => !l.better).length);
 	const heading = $derived(
 		v.all === 0
-			? 'Nothing here needs a shelter'
+			? texts.nothingHereNeedsA
 			: v.likely === v.all
 				? v.all === 1
-					? 'It will probably come through the winter'
-					: `All ${v.all} will probably come through the winter`
+					? texts.itWillProbablyCome
+					: texts.allWillProbablyCome(v.all)
 				: v.likely === 0
-					? `None of ${v.all} is likely to come through the winter`
-					: `${v.likely} of ${v.all} will probably come through the winter`
+					? texts.noneOfIsLikely(v.all)
+					: texts.ofWillProbablyCome(v.likely, v.all)
 	);
 	const places = $derived(new Map(v.shelters.map((s) => [s.id, s.name])));
 	const going = $derived(
@@ -53,7 +54,7 @@
 		if (!lodger.choices.some((c) => c.placeId === to.placeId)) {
 			// Both shelves have let go of it by then: drawn anew it is back where it stood.
 			void tick().then(() => (tried = { ...tried }));
-			refusedThere = `${lodger.name} is not kept in a place like ${places.get(to.placeId ?? '') ?? 'that'}.`;
+			refusedThere = texts.isNotKeptIn(lodger.name, places.get(to.placeId ?? '') ?? 'that');
 			return;
 		}
 		refusedThere = '';
@@ -66,36 +67,39 @@
 	const minutes = $derived(Math.round(v.minutes / 5) * 5);
 </script>
 
-<svelte:head><title>Shelter · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.shelter(data.garden.name)}</title></svelte:head>
 <h1>{heading}</h1>
 <p class="mt-1 max-w-prose text-lg text-faded">
-	{#if going.length}That is once {going.length === 1 ? 'one has' : `${going.length} have`} been moved.{/if}
-	{#if unfit}{unfit === 1 ? 'One has' : `${unfit} have`} a place that would suit, but no room is left in it.{/if}
-	{#if homeless}{homeless === 1 ? 'One finds' : `${homeless} find`} no better place here.{/if}
-	{#if v.all > 0 && minutes >= 5}They take about {minutes} minutes a week{v.minutesAWeek !== null &&
-		v.minutes > v.minutesAWeek * 0.9
-			? `, nearly all of your ${v.minutesAWeek}`
-			: ''}.{/if}
-	The coldest night of a usual winter outside is {sayTemperature(v.coldestC, units)}.
+	{#if going.length}{texts.thatIsOnceBeen(going.length === 1 ? texts.oneHas : texts.have(going.length))}{/if}
+	{#if unfit}{texts.aPlaceThatWould(unfit === 1 ? texts.oneHas2 : texts.have(unfit))}{/if}
+	{#if homeless}{texts.noBetterPlaceHere(homeless === 1 ? texts.oneFinds : texts.find(homeless))}{/if}
+	{#if v.all > 0 && minutes >= 5}{texts.theyTakeAboutMinutes(
+			minutes,
+			v.minutesAWeek !== null && v.minutes > v.minutesAWeek * 0.9 ? texts.nearlyAllOfYour(v.minutesAWeek) : ''
+		)}{/if}
+	{texts.theColdestNightOf(sayTemperature(v.coldestC, units))}
 </p>
 {#each v.away as a (a.from)}<Note tone="now" class="mt-3">
-		You are away from {sayDate(a.from)} to {sayDate(a.to)}: {a.names.slice(0, 4).join(', ')}{a.names.length > 4
-			? ` and ${a.names.length - 4} more`
-			: ''} would want water before you are back.
-		<a class="underline" href="{base}/round/away?from={a.from}&to={a.to}">A sheet for whoever waters</a>
+		{texts.youAreAwayFrom(
+			sayDate(a.from),
+			sayDate(a.to),
+			a.names.slice(0, 4).join(', '),
+			a.names.length > 4 ? texts.andMore(a.names.length - 4) : ''
+		)}
+		<a class="underline" href="{base}/round/away?from={a.from}&to={a.to}">{texts.aSheetForWhoever}</a>
 	</Note>{/each}
 {#each v.alone as name (name)}<Note tone="now" class="mt-3">
-		{name} cannot be had again, and would spend the winter in one place alone. A few cuttings of it in another place are its insurance.
+		{texts.cannotBeHadAgain(name)}
 	</Note>{/each}
 {#each v.overfull as name (name)}<Note tone="harm" class="mt-3">
-		What stays at {name} because you said so takes more room than there is.
+		{texts.whatStaysAtBecause(name)}
 	</Note>{/each}
 
 <div class="mt-8 grid gap-x-10 gap-y-8 md:grid-cols-2">
 	{#if going.length}
 		<section aria-labelledby="carry" class="min-w-0">
 			<h2 id="carry" class="border-b border-ink pb-1">
-				{going.length === 1 ? 'One to carry' : `${going.length} to carry`}
+				{going.length === 1 ? texts.oneToCarry : texts.toCarry(going.length)}
 			</h2>
 			<div class="mt-2"><Carry {going} today={data.garden.today} {units} /></div>
 		</section>
@@ -103,18 +107,18 @@
 	{#if v.all > 0 && v.shelters.length}
 		<section aria-labelledby="helps" class="no-print min-w-0">
 			{#await data.changes}
-				<h2 id="helps" class="border-b border-ink pb-1">What would help</h2>
-				<p class="mt-2 text-faded" role="status">Working out what each change would bring …</p>
+				<h2 id="helps" class="border-b border-ink pb-1">{texts.whatWouldHelp}</h2>
+				<p class="mt-2 text-faded" role="status">{texts.workingOutWhatEach}</p>
 			{:then changes}
 				<h2 id="helps" class="border-b border-ink pb-1">
 					{!changes || changes.gains.length === 0
-						? 'Nothing more would help'
+						? texts.nothingMoreWouldHelp
 						: changes.gains.length === 1
-							? 'One thing would help'
-							: `${changes.gains.length} things would help`}
+							? texts.oneThingWouldHelp
+							: texts.thingsWouldHelp(changes.gains.length)}
 				</h2>
 				{#if changes}<Changes {changes} {units} currency={data.garden.currency} today={data.garden.today} {base} />
-				{:else}<p class="mt-2">It could not be worked out just now: load the page again.</p>{/if}
+				{:else}<p class="mt-2">{texts.itCouldNotBe}</p>{/if}
 			{/await}
 		</section>
 	{/if}
@@ -123,7 +127,7 @@
 {#if v.kinds.length}
 	<section class="mt-8" aria-labelledby="kinds">
 		<h2 id="kinds" class="border-b border-ink pb-1">
-			{v.kinds.length === 1 ? 'One kind may be gone' : `${v.kinds.length} kinds may be gone`} by spring
+			{texts.bySpring(v.kinds.length === 1 ? texts.oneKindMayBe : texts.kindsMayBeGone(v.kinds.length))}
 		</h2>
 		<ul class="ruled">
 			{#each v.kinds as k (k.name)}
@@ -131,11 +135,11 @@
 					<span class="min-w-0 font-semibold wrap-anywhere">{k.name}</span>
 					<span class="text-right">{sayOdds(k.moved)}</span>
 					<p class="note col-span-2">
-						That one at least is alive in spring{k.moved > k.stays + 0.02
-							? `, once moved; as it stands, ${sayOdds(k.stays)}`
-							: ''}. There
-						{k.copies.length === 1 && k.copies[0]?.count === 1 ? 'is' : 'are'}
-						{k.copies.map((c) => `${c.count} ${c.place === null ? 'without a place' : `at ${c.place}`}`).join(', ')}.
+						{texts.thatOneAtLeast(
+							k.moved > k.stays + 0.02 ? texts.onceMovedAsIt(sayOdds(k.stays)) : '',
+							k.copies.length === 1 && k.copies[0]?.count === 1 ? texts.is : texts.are,
+							k.copies.map((c) => `${c.count} ${c.place === null ? texts.withoutAPlace : texts.at(c.place)}`).join(', ')
+						)}
 					</p>
 				</li>
 			{/each}
@@ -145,25 +149,24 @@
 
 {#if v.shelters.length && v.all > 0}
 	<section class="mt-8" aria-labelledby="try">
-		<h2 id="try" class="border-b border-ink pb-1">Where each stands</h2>
+		<h2 id="try" class="border-b border-ink pb-1">{texts.whereEachStands}</h2>
 		<div class="no-print sticky top-0 z-20 flex flex-wrap items-center gap-3 bg-glass py-2">
 			<p aria-live="polite" class="text-lg">
-				<strong>{likelyOf(all)} of {v.all}</strong>
-				{trying ? `with ${trying === 1 ? 'one' : trying} tried elsewhere` : 'as all stands today'}.
+				<strong>{texts.ofWord(likelyOf(all), v.all)}</strong>
+				{trying ? texts.withTriedElsewhere(trying === 1 ? texts.one : trying) : texts.asAllStandsToday}.
 				{#if refusedThere}<span class="text-madder">{refusedThere}</span>{/if}
 			</p>
-			{#if trying}<Act onclick={() => (tried = {})}>Put all back</Act>{/if}
-			{#if going.length}<Act onclick={() => (tried = { ...planned(v) })}>Try the plan</Act>{/if}
+			{#if trying}<Act onclick={() => (tried = {})}>{texts.putAllBack}</Act>{/if}
+			{#if going.length}<Act onclick={() => (tried = { ...planned(v) })}>{texts.tryThePlan}</Act>{/if}
 		</div>
 		<p class="note max-w-prose">
-			Drag a plant to another shelf, or choose its place below: the odds follow at once, and nothing is logged. On each scale,
-			blue: the coldest nights inside, from that of one winter in twenty to the usual one. Red: what the plants there bear.
+			{texts.dragAPlantTo}
 		</p>
 	</section>
 {/if}
 {#if outside.length}
 	<section class="mt-6" aria-labelledby="outside">
-		<h2 id="outside" class="border-b border-ink pb-1">Outside, and not safe there</h2>
+		<h2 id="outside" class="border-b border-ink pb-1">{texts.outsideAndNotSafe}</h2>
 		<Lodgers all={outside} {places} {base} {units} onput={put} />
 	</section>
 {/if}
@@ -182,11 +185,10 @@
 	/>
 {:else}
 	<p class="mt-6 max-w-prose">
-		No sill, shelf, garage or frame is told yet. <a href="{base}/settings">Add the places you have</a>, and how cold each gets is
-		worked out from the weather.
+		{texts.noSillShelfGarage} <a href="{base}/settings">{texts.addThePlacesYou}</a>{texts.andHowColdEach}
 	</p>
 {/each}
 <p class="mt-8 flex flex-wrap gap-3">
-	{#if v.shelters.length}<Act href="{base}/shelter/sheet.pdf" data-sveltekit-reload>Sheets for the doors (PDF)</Act>{/if}
-	<Act href="{base}/settings">Change the places</Act>
+	{#if v.shelters.length}<Act href="{base}/shelter/sheet.pdf" data-sveltekit-reload>{texts.sheetsForTheDoors}</Act>{/if}
+	<Act href="{base}/settings">{texts.changeThePlaces}</Act>
 </p>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The list to carry by: place after place, ticked at the door, logged together. */
+	import { texts } from '$lib/messages/shelter.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -33,14 +34,14 @@
 
 <EntryForm
 	action="?/carry"
-	submit={ticked.length === 0 ? 'Log what you carried' : `Log ${ticked.length} as moved`}
+	submit={ticked.length === 0 ? texts.logWhatYouCarried : texts.logAsMoved(ticked.length)}
 	{today}
 	noted={false}
 	ondone={() => (ticked = [])}
 >
 	{#each groups as g (g.to)}
 		<fieldset class="min-w-0">
-			<legend class="text-lg font-semibold">To {g.place}</legend>
+			<legend class="text-lg font-semibold">{texts.to(g.place)}</legend>
 			<ul class="ruled">
 				{#each g.items as { lodger: l, to, keeps } (l.id)}
 					<li class="py-1">
@@ -48,13 +49,13 @@
 							<Checkbox name="carry" value="{l.id} {to}" bind:group={ticked} />
 							<span class="min-w-0 flex-1 wrap-anywhere">
 								{#if l.code}<span class="font-mono whitespace-nowrap">{l.code}</span>{/if}
-								{l.name}{keeps < l.count ? `, ${keeps} of ${l.count}` : l.count > 1 ? `, ${l.count}` : ''}
-								{#if l.lift}<span class="text-faded">· lift it into a pot of about {sayLength(l.acrossCm, units)}</span>{/if}
-								{#if heavy(l)}<span class="text-madder">· about {Math.round(l.kg / 5) * 5} kg each: {handsFor(l.kg)} people</span
+								{l.name}{keeps < l.count ? texts.ofWord2(keeps, l.count) : l.count > 1 ? `, ${l.count}` : ''}
+								{#if l.lift}<span class="text-faded">{texts.liftItIntoA(sayLength(l.acrossCm, units))}</span>{/if}
+								{#if heavy(l)}<span class="text-madder">{texts.aboutKgEachPeople(Math.round(l.kg / 5) * 5, handsFor(l.kg))}</span
 									>{/if}
 							</span>
 							<span class="text-right whitespace-nowrap {l.inBy && l.inBy <= today ? 'font-semibold text-madder' : ''}"
-								>{l.inBy ? (l.inBy <= today ? 'now' : `by ${sayDate(l.inBy)}`) : 'any day'}</span
+								>{l.inBy ? (l.inBy <= today ? texts.now : texts.by(sayDate(l.inBy))) : texts.anyDay}</span
 							>
 						</label>
 					</li>
@@ -63,14 +64,14 @@
 		</fieldset>
 	{/each}
 </EntryForm>
-<Fold label="Before the door" class="mt-2">
+<Fold label={texts.beforeTheDoor} class="mt-2">
 	<ul class="ml-5 list-disc">
-		<li>Look under the leaves and at the root ball: slugs, mites, mildew. What has any of them stands alone for two weeks.</li>
+		<li>{texts.lookUnderTheLeaves}</li>
 		<li>
-			Take off dead and yellow leaves and flowers, and cut long shoots back by a third: less to water, and the trimmings root.
+			{texts.takeOffDeadAnd}
 		</li>
-		<li>Take it in while outside and inside are about as warm: each week of waiting after that costs leaves.</li>
-		<li>Label it, if its label is gone. Carry with a straight back; two people from {ONE_PERSON_KG} kg.</li>
-		{#each hazards as h (h)}<li class="text-madder">{h}: gloves, and wash your hands.</li>{/each}
+		<li>{texts.takeItInWhile}</li>
+		<li>{texts.labelItIfIts(ONE_PERSON_KG)}</li>
+		{#each hazards as h (h)}<li class="text-madder">{texts.glovesAndWashYour(h)}</li>{/each}
 	</ul>
 </Fold>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What binds, and the smallest thing that frees it; what is put over a place is logged here. */
+	import { texts } from '$lib/messages/shelter.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import { sayMoney } from '$lib/core/numbers.js';
@@ -22,7 +23,7 @@
 
 {#if changes.none}
 	<p class="mt-2 max-w-prose">
-		Nothing that was tried (a cover, a heater, more room at one place, more minutes) would bring more of them through.
+		{texts.nothingThatWasTried}
 	</p>
 {:else}
 	<ul class="ruled mt-1">
@@ -32,8 +33,8 @@
 				<p class="text-lg font-semibold">{changeNamed(g, units)}</p>
 				<p class="max-w-prose">{changeSaid(g, units, money)}</p>
 				{#if c.what === 'cover' || c.what === 'heater'}
-					<Fold label={c.what === 'cover' ? 'It is over it now' : 'It stands there now'}>
-						<EntryForm action="?/guard" submit="Log it" {today} noted={false} quiet about={c.placeId}>
+					<Fold label={c.what === 'cover' ? texts.itIsOverIt : texts.itStandsThereNow}>
+						<EntryForm action="?/guard" submit={texts.logIt} {today} noted={false} quiet about={c.placeId}>
 							<input type="hidden" name="place" value={c.placeId} />
 							{#if c.what === 'cover'}<input type="hidden" name="cover" value={c.cover} />{:else}
 								<input type="hidden" name="watts" value={c.watts} />
@@ -43,7 +44,7 @@
 					</Fold>
 				{:else if c.what === 'room'}
 					<a class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/settings"
-						>Change the place</a
+						>{texts.changeThePlace}</a
 					>
 				{/if}
 			</li>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A shelter's coldest nights beside what its lodgers bear, on one scale of degrees; the text above says it in words. */
+	import { texts } from '$lib/messages/shelter.js';
 	import { scaleLinear } from 'd3-scale';
 	import { sayTemperature } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -20,7 +21,12 @@
 	/** Kinds that bear less than the scale shows stand beyond it. */
 	const shown = $derived([...new Set(limits.filter((c) => c > low && c < high))]);
 	const label = $derived(
-		`Coldest nights inside from ${sayTemperature(coldest[2], units)} to ${sayTemperature(coldest[0], units)}; outside ${sayTemperature(outsideC, units)}.${shown.length ? ` What stands here bears ${shown.map((c) => sayTemperature(c, units)).join(', ')}.` : ''}`
+		texts.coldestNightsInsideFrom(
+			sayTemperature(coldest[2], units),
+			sayTemperature(coldest[0], units),
+			sayTemperature(outsideC, units),
+			shown.length ? texts.whatStandsHereBears(shown.map((c) => sayTemperature(c, units)).join(', ')) : ''
+		)
 	);
 </script>
 

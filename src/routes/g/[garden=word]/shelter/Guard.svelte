@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What is over a place, or heats it; taken off again in spring. */
+	import { texts } from '$lib/messages/shelter.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -21,24 +22,23 @@
 	const now = $derived(
 		[
 			s.guard.cover ? COVER_WORDS[s.guard.cover] : '',
-			s.guard.heater ? `a heater of ${s.guard.heater.watts} W, set to ${sayTemperature(s.guard.heater.setC, units)}` : ''
+			s.guard.heater ? texts.aHeaterOfW(s.guard.heater.watts, sayTemperature(s.guard.heater.setC, units)) : ''
 		]
 			.filter(Boolean)
-			.join(' and ')
+			.join(` ${texts.andWord} `)
 	);
 </script>
 
 {#if now}<p class="mt-2">
-		Since {sayDate(s.guardedOn ?? today)} there is {now}: the figures here are for that. A thermometer read since then teaches
-		nothing of the bare place.
+		{texts.sinceThereIsThe(sayDate(s.guardedOn ?? today), now)}
 	</p>{/if}
 {#if s.covers.length > 0 || s.heats}
-	<Fold label={now ? 'Change what guards it, or take it off' : 'Cover it or heat it'} class="no-print">
-		<EntryForm action="?/guard" submit="Log it" {today} noted={false} quiet about={s.id}>
+	<Fold label={now ? texts.changeWhatGuardsIt : texts.coverItOrHeat} class="no-print">
+		<EntryForm action="?/guard" submit={texts.logIt} {today} noted={false} quiet about={s.id}>
 			<input type="hidden" name="place" value={s.id} />
 			{#if s.covers.length > 0}
 				<SelectField
-					label="Over it"
+					label={texts.overIt}
 					name="cover"
 					value={s.guard.cover ?? 'none'}
 					items={[{ value: 'none', name: 'nothing' }, ...s.covers.map((c) => ({ value: c, name: COVER_WORDS[c] }))]}
@@ -46,13 +46,13 @@
 			{/if}
 			{#if s.heats}
 				<Field
-					label="Power of a heater, W"
+					label={texts.powerOfAHeater}
 					name="watts"
 					numeric
 					value={s.guard.heater ? String(s.guard.heater.watts) : ''}
-					hint="Leave it empty for none."
+					hint={texts.leaveItEmptyFor}
 				/>
-				<Field label="Set to" name="set" unit="°{units.temperature}" numeric value={setTo} />
+				<Field label={texts.setTo} name="set" unit="°{units.temperature}" numeric value={setTo} />
 			{/if}
 		</EntryForm>
 	</Fold>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Plants with their odds where they stand, the most endangered first, and where else they could be tried. */
+	import { texts } from '$lib/messages/shelter.js';
 	import Select from 'flowbite-svelte/Select.svelte';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { sayTemperature } from '$lib/core/units/index.js';
@@ -21,10 +22,10 @@
 	const options = (s: Standing) =>
 		s.lodger.choices.flatMap((c) => {
 			const there = places.get(c.placeId ?? '');
-			const place = there ?? (c.placeId === null ? 'Outside' : 'Where it stands');
+			const place = there ?? (c.placeId === null ? texts.outside : texts.whereItStands);
 			return (there ? parts(s.lodger.count) : [s.lodger.count]).map((keeps) => ({
 				value: valueOf(c.placeId, keeps),
-				name: `${place}${keeps < s.lodger.count ? `, ${keeps} of ${s.lodger.count}` : ''}: ${sayOdds(c.chance)}`
+				name: `${place}${keeps < s.lodger.count ? texts.ofWord2(keeps, s.lodger.count) : ''}: ${sayOdds(c.chance)}`
 			}));
 		});
 	const valueOf = (placeId: string | null, keeps: number) => `${placeId ?? ''} ${keeps}`;
@@ -49,27 +50,30 @@
 			</a>
 			<span class="text-right {s.chance < 0.5 ? 'font-semibold text-madder' : ''}">{sayOdds(s.chance)}</span>
 			<p class="note col-span-2">
-				{l.count > 1 ? 'They bear' : 'It bears'} about {sayTemperature(l.bearsC, units)}{l.needs
-					? ''
-					: ', and would live outside as well'}.
-				{#if s.at !== s.from || s.keeps < l.count}Tried here{s.keeps < l.count ? `, ${s.keeps} of them` : ''}; {s.from === null
-						? 'it stands outside'
-						: `it stands at ${places.get(s.from)}`}.
-				{:else if l.pinned}{l.count > 1 ? 'They stay' : 'It stays'} there: you said so.
+				{texts.about(
+					l.count > 1 ? texts.theyBear : texts.itBears,
+					sayTemperature(l.bearsC, units),
+					l.needs ? '' : texts.andWouldLiveOutside
+				)}
+				{#if s.at !== s.from || s.keeps < l.count}{texts.triedHere(
+						s.keeps < l.count ? texts.ofThem(s.keeps) : '',
+						s.from === null ? texts.itStandsOutside : texts.itStandsAt(places.get(s.from) ?? '')
+					)}
+				{:else if l.pinned}{texts.thereYouSaidSo(l.count > 1 ? texts.theyStay : texts.itStays)}
 				{:else if l.better}
-					{l.better.chance > s.chance + 0.02 ? 'Better' : 'To make room'}: {l.better.place},
+					{l.better.chance > s.chance + 0.02 ? texts.better : texts.toMakeRoom}: {l.better.place},
 					<strong>{sayOdds(l.better.chance)}</strong>{l.better.fits
 						? l.better.keeps < l.count
-							? `, for ${l.better.keeps} of them: more do not fit.`
+							? texts.forThemNoMore(l.better.keeps)
 							: '.'
-						: ', but no room is left there.'}
-				{:else if l.needs && s.chance < 0.5}<a class="underline" href="{base}/shelter/{l.id}">What else can be done</a>
+						: texts.butNoRoomIs}
+				{:else if l.needs && s.chance < 0.5}<a class="underline" href="{base}/shelter/{l.id}">{texts.whatElseCanBe}</a>
 				{/if}
 			</p>
 			{#if l.choices.length > 1}
 				<div class="no-print col-span-2 mt-1 max-w-sm">
 					<Select
-						aria-label="Where {l.code ?? l.name} would go"
+						aria-label={texts.whereWouldGo(l.code ?? l.name)}
 						items={options(s)}
 						placeholder=""
 						value={placed(s)}

@@ -3,6 +3,7 @@
 	 * A shelf in section, to scale along its length: each plant as wide as the room it takes, as tall as it is. Dragged, or
 	 * picked up and put down by the keys, it is tried elsewhere; the list below says the same in words.
 	 */
+	import { texts } from '$lib/messages/shelter.js';
 	import { dndzone, SHADOW_PLACEHOLDER_ITEM_ID } from 'svelte-dnd-action';
 	import type { DndEvent } from 'svelte-dnd-action';
 	import { sayOdds } from '$lib/core/odds/words.js';
@@ -46,7 +47,7 @@
 <div class="no-print mt-2">
 	<ul
 		class="flex min-h-[104px] items-end border-b-4 border-ink bg-pane"
-		aria-label="{name}, in section"
+		aria-label={texts.inSection(name)}
 		use:dndzone={{
 			items,
 			type: 'winter',
@@ -88,6 +89,6 @@
 		{/each}
 	</ul>
 	<p class="mt-1 text-[0.75rem] text-faded" aria-hidden="true">
-		{#if length}{length} along, {sayLength(depthCm, units)} deep{:else}Room not told: drawn as long as what stands there{/if}
+		{#if length}{texts.alongDeep(length, sayLength(depthCm, units))}{:else}{texts.roomNotToldDrawn}{/if}
 	</p>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One shelter: how cold it gets, what that rests on, its room, and what stands in it. */
+	import { texts } from '$lib/messages/shelter.js';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { sayArea, sayTemperature } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -13,18 +14,18 @@
 	import type { PageData } from './$types';
 
 	const MONTHS = [
-		'January',
-		'February',
-		'March',
-		'April',
-		'May',
-		'June',
-		'July',
-		'August',
-		'September',
-		'October',
-		'November',
-		'December'
+		texts.january,
+		texts.february,
+		texts.march,
+		texts.april,
+		texts.may,
+		texts.june,
+		texts.july,
+		texts.august,
+		texts.september,
+		texts.october,
+		texts.november,
+		texts.december
 	];
 	interface Props {
 		shelter: PageData['view']['shelters'][number];
@@ -43,29 +44,26 @@
 	let { shelter: s, here, usedCm2, places, today, chosen, onput, base, units, outsideC }: Props = $props();
 	const t = (c: number) => sayTemperature(c, units);
 	const lightSaid = ({ month, mol }: NonNullable<typeof s.darkest>) =>
-		`${
+		texts.aboutMolOnA(
 			mol >= LIGHT_NEEDS.grows
-				? `Even in ${MONTHS[month]} there is light enough to grow`
+				? texts.evenInThereIs(MONTHS[month]!)
 				: mol >= LIGHT_NEEDS.stands
-					? `In ${MONTHS[month]} there is light enough to stand still, not to grow`
-					: `In ${MONTHS[month]} there is too little light for what is in leaf`
-		} (about ${mol < 1 ? 'half a' : Math.round(mol)} mol on a square metre a day).`;
+					? texts.inThereIsLight(MONTHS[month]!)
+					: texts.inThereIsToo(MONTHS[month]!),
+			mol < 1 ? texts.halfA : Math.round(mol)
+		);
 	const M2 = 10_000;
 	const free = $derived(s.roomCm2 === null ? null : s.roomCm2 - usedCm2);
 	const nights = $derived(
 		s.learnt.coldNights === 0
-			? 'none of them with frost outside'
+			? texts.noneOfThemWith
 			: s.learnt.coldNights === 1
-				? 'one of them with frost outside'
-				: `${s.learnt.coldNights} of them with frost outside`
+				? texts.oneOfThemWith
+				: texts.ofThemWithFrost(s.learnt.coldNights)
 	);
-	const days = $derived(s.learnt.days === 1 ? 'one day' : `${s.learnt.days} days`);
-	const word = $derived(s.saidLowC === null ? '' : `, with your word that it falls to ${t(s.saidLowC)}`);
-	const rests = $derived(
-		s.learnt.days > 0
-			? `Learnt from ${days} of its thermometer, ${nights}${word}`
-			: `Worked out as one usually is${word}; no thermometer has been read there yet`
-	);
+	const days = $derived(s.learnt.days === 1 ? texts.oneDay : texts.days(s.learnt.days));
+	const word = $derived(s.saidLowC === null ? '' : texts.withYourWordThat(t(s.saidLowC)));
+	const rests = $derived(s.learnt.days > 0 ? texts.learntFromOfIts(days, nights, word) : texts.workedOutAsOne(word));
 </script>
 
 <section class="mt-8" aria-labelledby="at-{s.id}">
@@ -73,45 +71,43 @@
 	<div class="mt-2 grid gap-x-10 gap-y-3 md:grid-cols-[1fr_1.2fr]">
 		<div>
 			<p class="text-lg">
-				It falls to <strong>{t(s.coldest[0])}</strong> in a usual winter, to {t(s.coldest[1])} in one of five, to {t(
-					s.coldest[2]
-				)} in one of twenty.
+				{texts.itFallsTo} <strong>{t(s.coldest[0])}</strong>
+				{texts.inAUsualWinter(t(s.coldest[1]), t(s.coldest[2]))}
 			</p>
-			<p class="mt-1">{capital(sayThat(s.freezes, 'it freezes in there for six hours or more'))}.</p>
+			<p class="mt-1">{capital(sayThat(s.freezes, texts.itFreezesInThere))}.</p>
 			{#if s.darkest}<p class="mt-1">{lightSaid(s.darkest)}</p>{/if}
 			{#if s.light === 'dark' && s.coldest[0] < 10}<p class="mt-1">
-					{s.wakes < 3
-						? 'What rests there hardly ever wakes before its time.'
-						: `On about ${Math.round(s.wakes)} of the ninety coldest days it is warm enough in there for what rests to wake: keep it dry.`}
+					{s.wakes < 3 ? texts.whatRestsThereHardly : texts.onAboutOfThe(Math.round(s.wakes))}
 				</p>{/if}
 			{#if s.ahead}
 				<p class="mt-1">
-					{s.ahead.nights === 1 ? 'In the next night' : `In the next ${s.ahead.nights} nights`} it falls to about
+					{texts.itFallsToAbout(s.ahead.nights === 1 ? texts.inTheNextNight : texts.inTheNextNights(s.ahead.nights))}
 					<strong>{t(s.ahead.coldestC)}</strong>{#if s.ahead.tenderest && s.ahead.tenderest.chance >= 0.01}; {sayThat(
 							s.ahead.tenderest.chance,
-							`it comes down to the ${t(s.ahead.tenderest.bearsC)} that ${s.ahead.tenderest.name} bears`
+							texts.itComesDownTo(t(s.ahead.tenderest.bearsC), s.ahead.tenderest.name)
 						)}{/if}.
 				</p>
 			{/if}
 			<ColdScale coldest={s.coldest} {outsideC} limits={s.lodgers.map((l) => l.bearsC)} {units} />
 			<p class="note mt-1 max-w-prose">
-				{#if s.levelOf}A level of {s.levelOf}, and as warm as that.{/if}
+				{#if s.levelOf}{texts.aLevelOfAnd(s.levelOf)}{/if}
 				{capital(BODY_WORDS[s.what])}. {rests}.
-				{#if s.learnt.odd > 0}{s.learnt.odd === 1 ? 'One reading was' : `${s.learnt.odd} readings were`} left out: no such place is
-					ever so warm or so cold. Is the probe broken, in the sun, or set to °F?{/if}
+				{#if s.learnt.odd > 0}{texts.leftOutNoSuch(
+						s.learnt.odd === 1 ? texts.oneReadingWas : texts.readingsWere(s.learnt.odd)
+					)}{/if}
 			</p>
 			{#if !s.levelOf}<Guard shelter={s} {units} {today} />{/if}
 			{#if !chosen}<p class="no-print">
 					<a
 						class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
 						href="?at={s.id}"
-						data-sveltekit-noscroll>Show its nights on the season strip</a
+						data-sveltekit-noscroll>{texts.showItsNightsOn}</a
 					>
 				</p>{/if}
 			{#if free !== null}
 				<p class="mt-2">
-					{#if free < 0}<strong class="text-madder">Overfull by {sayArea(-free / M2, units)}.</strong>
-					{:else}{sayArea(free / M2, units)} free of {sayArea(s.roomCm2! / M2, units)}.{/if}
+					{#if free < 0}<strong class="text-madder">{texts.overfullBy(sayArea(-free / M2, units))}</strong>
+					{:else}{texts.freeOf(sayArea(free / M2, units), sayArea(s.roomCm2! / M2, units))}{/if}
 				</p>
 			{/if}
 		</div>
@@ -128,7 +124,7 @@
 			{#if here.length}
 				<Lodgers all={here} {places} {base} {units} {onput} />
 			{:else}
-				<p class="text-faded">Nothing stands here.</p>
+				<p class="text-faded">{texts.nothingStandsHere}</p>
 			{/if}
 		</div>
 	</div>

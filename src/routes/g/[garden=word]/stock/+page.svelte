@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
@@ -14,20 +15,20 @@
 			.slice(0, 1);
 </script>
 
-<svelte:head><title>Stock · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.stock(data.garden.name)}</title></svelte:head>
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
-		<h1>What you have to take from{data.isToday ? '' : `, on ${sayDate(data.viewed)}`}</h1>
-		<p class="text-faded">How many pieces each plant can give, by the ways whose window is open.</p>
+		<h1>{texts.whatYouHaveTo(data.isToday ? '' : texts.on(sayDate(data.viewed)))}</h1>
+		<p class="text-faded">{texts.howManyPiecesEach}</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
-		<Act main href="{base}/stock/new">Add a stock plant</Act>
-		<Act href="{base}/stock/import">Bring in a list</Act>
+		<Act main href="{base}/stock/new">{texts.addAStockPlant}</Act>
+		<Act href="{base}/stock/import">{texts.bringInAList}</Act>
 	</p>
 </div>
 {#if data.stocks.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
-		No stock yet. Add a healthy plant of yours: Surculus works out what it can give.
+		{texts.noStockYetAdd}
 	</p>
 {/if}
 <ul class="long mt-6 border-t border-ink">
@@ -38,14 +39,14 @@
 				<div>
 					<p class="text-lg leading-tight font-semibold">{s.kindName}{s.label ? `, ${s.label}` : ''}</p>
 					<p class="note">
-						{s.count > 1 ? `${s.count} alike · ` : ''}{s.placeName || 'no place given'} · {s.condition}{s.size_cm
-							? ` · ${sayLength(s.size_cm, data.garden.units)} ${s.measure === 'height' ? 'tall' : 'across'}`
+						{s.count > 1 ? texts.alike(s.count) : ''}{s.placeName || texts.noPlaceGiven} · {s.condition}{s.size_cm
+							? ` · ${sayLength(s.size_cm, data.garden.units)} ${s.measure === 'height' ? texts.tall : texts.across}`
 							: ''}
 					</p>
 					{#if s.trouble}<p class="text-madder">{s.trouble}</p>{/if}
 					{#if s.may.may !== 'yes'}<p class="note">
 							<strong class={s.may.may === 'no' ? 'text-madder' : 'text-catkin-deep'}
-								>{s.may.may === 'no' ? 'May not be multiplied.' : 'Look at the label first.'}</strong
+								>{s.may.may === 'no' ? texts.mayNotBeMultiplied : texts.lookAtTheLabel}</strong
 							>
 						</p>{/if}
 				</div>
@@ -53,23 +54,22 @@
 					{#each open as g (g.wayId)}
 						<li>
 							<span class="font-head text-2xl font-semibold">{g.now}</span>
-							<span>{g.now === 1 ? g.pieceWord[0] : g.pieceWord[1]} now, {g.wayName};</span>
+							<span>{texts.now(g.now === 1 ? g.pieceWord[0] : g.pieceWord[1], g.wayName)}</span>
 							<span class="note"
 								>{g.fullAgainOn
-									? `of ${g.full}; all again ${sayDate(g.fullAgainOn)}`
+									? texts.ofAllAgain(g.full, sayDate(g.fullAgainOn))
 									: g.closesOn
-										? `until ${sayDate(g.closesOn)}`
-										: 'all year'}</span
+										? texts.until(sayDate(g.closesOn))
+										: texts.allYear}</span
 							>
 						</li>
 					{/each}
 					{#if s.barred}
-						<li class="text-faded">It gives nothing without its holder’s leave.</li>
+						<li class="text-faded">{texts.itGivesNothingWithout}</li>
 					{:else if open.length === 0}
 						<li class="text-faded">
-							Nothing now. {#each soonest(s.gives) as g (g.wayId)}Next: {g.then} by {g.wayName}, from {sayDate(
-									g.opensOn!
-								)}.{/each}
+							{texts.nothingNow}
+							{#each soonest(s.gives) as g (g.wayId)}{texts.nextByFrom(g.then!, g.wayName, sayDate(g.opensOn!))}{/each}
 						</li>
 					{/if}
 				</ul>
@@ -77,4 +77,4 @@
 		</li>
 	{/each}
 </ul>
-<MoreRows rows={data.rows} hidden={data.hidden} of={['stock plant', 'stock plants']} />
+<MoreRows rows={data.rows} hidden={data.hidden} of={[texts.stockPlant, texts.stockPlants]} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/wants.js';
 	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayWouldDo } from '$lib/core/joint/words.js';
@@ -14,28 +15,27 @@
 		() => base,
 		() => data.wants
 	);
-	const trouble = $derived(data.wants.filter((w) => !['in hand', 'met'].includes(w.standing)).length);
+	const trouble = $derived(data.wants.filter((w) => ![texts.inHand, 'met'].includes(w.standing)).length);
 </script>
 
-<svelte:head><title>Wants · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.wants(data.garden.name)}</title></svelte:head>
 
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
-		<h1>What you want, and whether you will get it</h1>
+		<h1>{texts.whatYouWantAnd}</h1>
 		{#if data.wants.length}<p class="text-faded">
-				{trouble === 0 ? 'All in hand.' : `${trouble} of ${data.wants.length} need${trouble === 1 ? 's' : ''} you.`}
+				{trouble === 0 ? texts.allInHand : texts.ofNeedYou(trouble, data.wants.length, trouble === 1 ? 's' : '')}
 			</p>{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
-		<Act main href="{base}/wants/new">Say what you want</Act>
-		{#if data.wants.length}<Act href="{base}/plan">Plan all of it together</Act>{/if}
+		<Act main href="{base}/wants/new">{texts.sayWhatYouWant}</Act>
+		{#if data.wants.length}<Act href="{base}/plan">{texts.planAllOfIt}</Act>{/if}
 	</div>
 </div>
 
 {#if data.wants.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">
-		Nothing is wanted yet. Say how many of what should stand where, and by when: the plan tells how many pieces to strike, when,
-		and with what odds.
+		{texts.nothingIsWantedYet}
 	</p>
 {/if}
 
@@ -53,13 +53,15 @@
 						{want.kindName}
 					</p>
 					<p class="note">
-						{want.label || PURPOSE_WORDS[want.purpose]}{want.placeId && data.placeNames[want.placeId]
-							? `, ${data.placeNames[want.placeId]}`
-							: ''} · by {sayDate(want.due)}
+						{texts.by2(
+							want.label || PURPOSE_WORDS[want.purpose],
+							want.placeId && data.placeNames[want.placeId] ? `, ${data.placeNames[want.placeId]}` : '',
+							sayDate(want.due)
+						)}
 					</p>
 					{#if repair}<p class="note text-ink">{repair.says}</p>{/if}
 					{#if want.hinge}<p class="note">
-							Hangs most on {HINGE_WORDS[want.hinge.stage]} of {want.hinge.code}.
+							{texts.hangsMostOnOf(HINGE_WORDS[want.hinge.stage], want.hinge.code)}
 						</p>{/if}
 				</div>
 				<div>
@@ -69,10 +71,10 @@
 						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
 					<p class="note">
-						{#if want.planted}{want.planted} planted.{/if}
-						{#if want.growing}{want.growing} growing.{/if}
-						{#if want.planned}{want.planned} planned.{/if}
-						{#if want.standing === 'no plan'}Nothing planned or growing.{/if}
+						{#if want.planted}{texts.planted(want.planted)}{/if}
+						{#if want.growing}{texts.growing(want.growing)}{/if}
+						{#if want.planned}{texts.planned(want.planned)}{/if}
+						{#if want.standing === 'no plan'}{texts.nothingPlannedOrGrowing}{/if}
 					</p>
 				</div>
 				<div class="hidden sm:block">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/weather.js';
 	import Act from '$lib/ui/Act.svelte';
 	/**
 	 * Who: the gardener planning at the table, or pinning a page to the shed wall. Question: when in the year
@@ -29,27 +30,30 @@
 	const marked = $derived(v.rows.some((r) => r.ways.some((w) => w.marks.length)));
 </script>
 
-<svelte:head><title>{v.year} on one page · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.onOnePage(v.year, data.garden.name)}</title></svelte:head>
 
 <div class="flex flex-wrap items-end justify-between gap-4">
 	<div>
 		<h1>{data.garden.name}, {v.year}</h1>
 		<p class="max-w-2xl text-faded">
-			Full height: every year of {v.made ? 'the made record' : `the ${v.years} years on record`} would have it open; half: every other.
-			{marked ? 'Ticks are what was struck in earlier years and this one.' : ''}
+			{texts.fullHeightEveryYear(
+				v.made ? texts.theMadeRecord : texts.theYearsOnRecord(v.years),
+				marked ? texts.ticksAreWhatWas : ''
+			)}
 		</p>
 	</div>
-	<Act class="no-print" onclick={() => print()}>Print</Act>
+	<Act class="no-print" onclick={() => print()}>{texts.print}</Act>
 </div>
 
 {#if v.rows.length === 0}
 	<p class="mt-8 border-t border-ink pt-5">
-		Nothing is grown or wanted yet. <a href="{base}/stock/new">Add a stock plant</a> or
-		<a href="{base}/wants/new">say what you want</a>: its windows come here.
+		{texts.nothingIsGrownOr} <a href="{base}/stock/new">{texts.addAStockPlant}</a>
+		{texts.or}
+		<a href="{base}/wants/new">{texts.sayWhatYouWant}</a>{texts.itsWindowsComeHere}
 	</p>
 {:else}
 	<div class="year mt-6 grid grid-cols-1 gap-x-6 sm:grid-cols-[16rem_1fr]">
-		<p class="note hidden self-end sm:block">From above: chance of frost. Dotted: length of day.</p>
+		<p class="note hidden self-end sm:block">{texts.fromAboveChanceOf}</p>
 		<div>
 			<MonthRow from={v.from} span={(v.points.length - 1) * v.step} />
 			<svg
@@ -57,7 +61,7 @@
 				preserveAspectRatio="none"
 				class="block h-16 w-full"
 				role="img"
-				aria-label="Chance of frost and length of day"
+				aria-label={texts.chanceOfFrostAnd}
 			>
 				<path d={frost} fill="var(--color-frost)" fill-opacity="0.45" />
 				<path
@@ -89,7 +93,7 @@
 							step={v.step}
 							day={v.today}
 							marks={w.marks}
-							label="{r.common}, {w.name}: {w.next ?? 'never here'}"
+							label="{r.common}, {w.name}: {w.next ?? texts.neverHere}"
 						/>
 					</div>
 				{/each}

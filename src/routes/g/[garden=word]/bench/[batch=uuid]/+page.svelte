@@ -1,13 +1,15 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayOddsAsked, sayPlanted } from '$lib/core/odds/words.js';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
-	import { undoEntry } from '$lib/ui/undo.js';
+	import UndoEntry from '$lib/ui/UndoEntry.svelte';
 	import Beside from './Beside.svelte';
 	import LogForm from './LogForm.svelte';
 	import { OFFERED, VERBS } from './verbs.js';
@@ -52,40 +54,44 @@
 		</h1>
 		<p class="mt-2 text-faded">
 			{b.wayName}
-			{#if b.status === 'planned'}· planned for {sayDate(b.plannedOn!)}{:else if b.struckOn}· struck {sayDate(b.struckOn)}{/if}
+			{#if b.status === 'planned'}{texts.plannedFor2(sayDate(b.plannedOn!))}{:else if b.struckOn}{texts.struck2(
+					sayDate(b.struckOn)
+				)}{/if}
 			{#if b.placeName}· {b.placeName}{/if}
-			{#if data.stock}· from <a href="{base}/stock/{data.stock.id}">{data.stock.label || 'its stock plant'}</a>{/if}
-			{#if data.parent}· split from <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
-			{#if data.want}· for <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
+			{#if data.stock}{texts.from2} <a href="{base}/stock/{data.stock.id}">{data.stock.label || texts.itsStockPlant}</a>{/if}
+			{#if data.parent}{texts.splitFrom} <a href="{base}/bench/{data.parent.id}">{data.parent.code}</a>{/if}
+			{#if data.want}{texts.forWord} <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
 		</p>
 	</div>
-	<Act href="{base}/labels?codes={b.code}">Label</Act>
+	<Act href="{base}/labels?codes={b.code}">{texts.label}</Act>
 </div>
 
 <div class="mt-5 grid gap-10 md:grid-cols-[1.35fr_1fr]">
 	<div>
-		<section aria-label="How it stands">
+		<section aria-label={texts.howItStands}>
 			{#if !data.isToday}
 				<Note tone="now" class="mb-3">
 					{Math.round(b.expected.pieces) === 0
-						? `Don’t count on any by ${sayDate(data.viewed)}.`
-						: `Expected on ${sayDate(data.viewed)}: about ${Math.round(b.expected.pieces)}, ${STAGE_WORDS[b.expected.stage]}.`}
+						? texts.dontCountOnAny(sayDate(data.viewed))
+						: texts.expectedOnAbout(sayDate(data.viewed), Math.round(b.expected.pieces), STAGE_WORDS[b.expected.stage])}
 				</Note>
 			{/if}
 			{#if b.status === 'planned'}
 				<p>
 					<span class="figure">{b.plannedCount}</span>
-					<span class="unit">{data.way.pieces[1]} to strike</span>
+					<span class="unit">{texts.toStrike2(data.way.pieces[1])}</span>
 				</p>
 			{:else if b.status === 'dropped'}
-				<p class="text-lg">This plan was dropped.</p>
+				<p class="text-lg">{texts.thisPlanWasDropped}</p>
 			{:else}
 				<p class="text-lg">
 					<span class="figure">{b.inHand}</span>
 					<span class="unit"
-						>of {b.struck} in hand{standing ? `, ${standing} in the ground` : ''}{b.lastSign
-							? `; last sign: ${b.lastSign}`
-							: ''}</span
+						>{texts.ofInHand(
+							b.struck,
+							standing ? texts.inTheGround(standing) : '',
+							b.lastSign ? texts.lastSign(b.lastSign) : ''
+						)}</span
 					>
 				</p>
 				<div class="mt-2 max-w-lg"><PieceBar batch={b} /></div>
@@ -98,15 +104,15 @@
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
-					{sayPlanted(b.coming)}{#if b.plantedOn && b.coming.p50 > 0}, about {sayDate(
-							b.plantedOn.usual
+					{sayPlanted(b.coming)}{#if b.plantedOn && b.coming.p50 > 0}{texts.about(
+							sayDate(b.plantedOn.usual)
 						)}{#if b.plantedOn.quick !== b.plantedOn.slow}<span class="note"
 								>{` (${sayRange(b.plantedOn.quick, b.plantedOn.slow)})`}</span
 							>{/if}{/if}.
 				</p>
 			{/if}
 			{#if data.want}<p class="mt-1">
-					Its want, {data.want.name} by {sayDate(data.want.due)}:
+					{texts.itsWantBy(data.want.name, sayDate(data.want.due))}
 					<strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
 				</p>{/if}
 			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}
@@ -115,15 +121,20 @@
 
 		{#if b.status === 'planned'}
 			<div class="mt-5 flex flex-wrap gap-3">
-				<Act main aria-expanded={verb === 'struck'} onclick={() => open(verb === 'struck' ? null : 'struck')}>Strike it</Act>
-				<Act aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}>Drop the plan</Act>
-				{#if meantFor}<Act aria-expanded={verb === 'meant'} onclick={() => open(verb === 'meant' ? null : 'meant')}>Meant for</Act
+				<Act main aria-expanded={verb === 'struck'} onclick={() => open(verb === 'struck' ? null : 'struck')}
+					>{texts.strikeIt}</Act
+				>
+				<Act aria-expanded={verb === 'dropped'} onclick={() => open(verb === 'dropped' ? null : 'dropped')}
+					>{texts.dropThePlan}</Act
+				>
+				{#if meantFor}<Act aria-expanded={verb === 'meant'} onclick={() => open(verb === 'meant' ? null : 'meant')}
+						>{texts.meantFor}</Act
 					>{/if}
 			</div>
 		{:else if usable.length}
-			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label="Log">
+			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label={texts.log}>
 				{#each usable as [v, label] (v)}
-					{@const name = v === 'wintered' && b.trouble?.frost ? 'Count after frost' : label}
+					{@const name = v === 'wintered' && b.trouble?.frost ? texts.countAfterFrost : label}
 					<Act main={verb === v} aria-expanded={verb === v} onclick={() => open(verb === v ? null : v)}>{name}</Act>
 				{/each}
 			</div>
@@ -136,31 +147,29 @@
 		{/if}
 
 		{#if b.tray || (b.status === 'growing' && b.unrooted + b.rooted > 1)}
-			<TrayPanel batch={b} today={data.garden.today} inHand={b.inHand} />
+			<Island><TrayPanel batch={b} today={data.garden.today} inHand={b.inHand} /></Island>
 		{/if}
 
 		<section class="mt-8">
-			<h2 class="border-b border-ink pb-1">What happened</h2>
-			<ol class="ruled">
-				{#each data.story as e (e.id)}
-					<li class="flex items-start justify-between gap-4 py-2">
-						<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
-							<p class="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
-								<span class="text-faded">{sayDate(e.on)}</span><span>{e.line.replace(/^\S+ [^:]*: /, '')}</span>
-							</p>
-							{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
-						</div>
-						{#if e.undone}<span class="note">undone</span>{:else}<button
-								class="min-h-11 px-2 text-leaf underline underline-offset-4"
-								aria-label="Undo: {e.line}"
-								onclick={() => undoEntry(base, e.id)}>Undo</button
-							>{/if}
-					</li>
-				{/each}
-			</ol>
+			<h2 class="border-b border-ink pb-1">{texts.whatHappened}</h2>
+			<Island
+				><ol class="ruled">
+					{#each data.story as e (e.id)}
+						<li class="flex items-start justify-between gap-4 py-2">
+							<div class="min-w-0 {e.undone ? 'text-faded line-through' : ''}">
+								<p class="grid gap-x-3 sm:grid-cols-[7.5rem_1fr]">
+									<span class="text-faded">{sayDate(e.on)}</span><span>{e.line.replace(/^\S+ [^:]*: /, '')}</span>
+								</p>
+								{#if e.note}<p class="note wrap-anywhere whitespace-pre-wrap" dir="auto">{e.note}</p>{/if}
+							</div>
+							{#if e.undone}<span class="note">{texts.undone}</span>{:else}<UndoEntry {base} entry={e} />{/if}
+						</li>
+					{/each}
+				</ol></Island
+			>
 		</section>
 	</div>
 
-	<Beside {data} {base} />
+	<Island><Beside {data} {base} /></Island>
 </div>
 <p class="sr-only">{plural(b.inHand, data.way.pieces)}</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	/** Beside a batch: its line, what is ahead, how it is done, how it stands, where growers disagree. */
@@ -17,24 +18,24 @@
 <aside class="flex flex-col gap-6">
 	{#if data.line.generation > 1 || data.line.copies.length}
 		<section>
-			<h2 class="border-b border-ink pb-1">Its line</h2>
+			<h2 class="border-b border-ink pb-1">{texts.itsLine}</h2>
 			{#if data.line.generation > 1}<p class="mt-2">
-					Generation {data.line.generation} here:
+					{texts.generationHere(data.line.generation)}
 					{#each data.line.batches as l, i (l.id)}{i ? ' → ' : ''}{#if l.id === b.id}{l.code}{:else}<a href="{base}/bench/{l.id}"
 								>{l.code}</a
-							>{/if}{/each}. Long-standing water stock declines: strike fresh from the newest.
+							>{/if}{/each}{texts.longStandingWaterStock}
 				</p>{/if}
 			<p class="mt-2">
-				{#if data.line.copies.length}Copies elsewhere, should this one fail:
+				{#if data.line.copies.length}{texts.copiesElsewhereShouldThis}
 					{#each data.line.copies as c, i (c.id)}{i ? ', ' : ''}<a href="{base}/bench/{c.id}">{c.code}</a> ({c.pieces}{c.place
 							? `, ${c.place}`
-							: ''}){/each}.{:else}No living copy in another place.{/if}
+							: ''}){/each}.{:else}{texts.noLivingCopyIn}{/if}
 			</p>
 		</section>
 	{/if}
 	{#if b.steps.length}
 		<section>
-			<h2 class="border-b border-ink pb-1">What is ahead, usually</h2>
+			<h2 class="border-b border-ink pb-1">{texts.whatIsAheadUsually}</h2>
 			<ol class="ruled">
 				{#each b.steps as s, i (i)}<li class="flex justify-between py-2">
 						<span>{STAGE_WORDS[s.to]}</span><span class="text-faded">{sayDate(s.on)}</span>
@@ -43,7 +44,7 @@
 		</section>
 	{/if}
 	<section>
-		<h2 class="border-b border-ink pb-1">How it is done</h2>
+		<h2 class="border-b border-ink pb-1">{texts.howItIsDone}</h2>
 		{#each data.hazards as h (h.what)}<Note tone="harm" class="mt-2">
 				<strong>{h.what}:</strong>
 				{h.say}
@@ -57,23 +58,23 @@
 		<ol class="mt-2 list-decimal space-y-1 pl-5">
 			{#each data.way.how as step (step)}<li>{step}</li>{/each}
 		</ol>
-		<p class="mt-2"><a class="lone" href="{base}/guide/{b.kindId}/{b.wayId}">The cut drawn to scale, step by step</a></p>
-		<p class="mt-2"><strong>Signs:</strong> {data.way.signs}</p>
-		<p class="mt-1"><strong>Then:</strong> {data.way.then}</p>
+		<p class="mt-2"><a class="lone" href="{base}/guide/{b.kindId}/{b.wayId}">{texts.theCutDrawnTo}</a></p>
+		<p class="mt-2"><strong>{texts.signs}</strong> {data.way.signs}</p>
+		<p class="mt-1"><strong>{texts.then}</strong> {data.way.then}</p>
 		<p class="note mt-1">
-			Roots usually after {data.way.days[1]} days ({data.way.days[0]}–{data.way.days[2]}).
+			{texts.rootsUsuallyAfterDays(data.way.days[1], data.way.days[0], data.way.days[2])}
 		</p>
 	</section>
 	{#if b.treatment.medium || b.container}
 		<section>
-			<h2 class="border-b border-ink pb-1">How yours stand</h2>
+			<h2 class="border-b border-ink pb-1">{texts.howYoursStand}</h2>
 			<p class="mt-2">
 				{[
 					b.container,
 					b.treatment.medium,
-					b.treatment.hormone && `hormone: ${b.treatment.hormone}`,
-					b.treatment.wound && 'base wounded',
-					b.treatment.cover && `cover: ${b.treatment.cover}`
+					b.treatment.hormone && texts.hormoneOf(b.treatment.hormone),
+					b.treatment.wound && texts.baseWounded2,
+					b.treatment.cover && texts.coverOf(b.treatment.cover)
 				]
 					.filter(Boolean)
 					.join(' · ')}
@@ -82,10 +83,10 @@
 	{/if}
 	{#if data.way.schools.length}
 		<section>
-			<h2 class="border-b border-ink pb-1">Where growers disagree</h2>
+			<h2 class="border-b border-ink pb-1">{texts.whereGrowersDisagree}</h2>
 			{#each data.way.schools as s (s.id)}
 				<Fold label={s.question} plain class="border-b border-rule">
-					<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
+					<p class="pb-2">{s.one} {s.other} <em>{texts.here(s.ours)}</em></p>
 				</Fold>
 			{/each}
 		</section>

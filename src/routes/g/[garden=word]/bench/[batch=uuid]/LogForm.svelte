@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One form for each thing that can be logged of a batch, filled with what is usual. */
+	import { texts } from '$lib/messages/bench.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Input from 'flowbite-svelte/Input.svelte';
 	import { untrack } from 'svelte';
@@ -26,7 +27,7 @@
 	const b = $derived(data.batch);
 	const rootedNow = $derived(b.rooted + b.potted);
 	const standing = $derived(b.planted - b.lostPlanted);
-	const places = $derived([{ value: '', name: 'As it is' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]);
+	const places = $derived([{ value: '', name: texts.asItIs }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]);
 
 	/** As many as the work is usually about. */
 	const usual = (): number => {
@@ -58,7 +59,7 @@
 
 <EntryForm
 	action=""
-	submit={verb === 'struck' ? 'Struck' : verb === 'dropped' ? 'Drop it' : 'Log it'}
+	submit={verb === 'struck' ? texts.struck3 : verb === 'dropped' ? texts.dropIt : texts.logIt}
 	today={data.garden.today}
 	seen={b}
 	dated={verb !== 'dropped'}
@@ -73,17 +74,11 @@
 		{#each data.way.cautions as c (c)}<Note tone="harm">{c}</Note>{/each}
 		<StrikeFields count={b.plannedCount} places={data.places} placeId={b.placeId} way={data.way} pieces={data.way.pieces} />
 	{:else if verb === 'checked'}
-		<Stepper
-			label="Alive"
-			name="alive"
-			bind:value={alive}
-			max={b.inHand}
-			hint="{b.inHand} at the last count. What is missing counts as lost."
-		/>
+		<Stepper label={texts.alive} name="alive" bind:value={alive} max={b.inHand} hint={texts.atTheLastCount(b.inHand)} />
 		{#if b.unrooted > 0}
-			<Checkbox name="looked_at_roots" bind:checked={lookedAtRoots}>I looked for roots, so none seen means none yet</Checkbox>
+			<Checkbox name="looked_at_roots" bind:checked={lookedAtRoots}>{texts.iLookedForRoots}</Checkbox>
 			{#if lookedAtRoots}<Stepper
-					label="Of these rooted"
+					label={texts.ofTheseRooted}
 					name="rooted"
 					bind:value={rooted}
 					max={b.inHand}
@@ -91,21 +86,21 @@
 				/>{/if}
 		{/if}
 		<SelectField
-			label="Sign seen"
+			label={texts.signSeen}
 			name="sign"
 			value="none"
-			items={SIGNS.map((s) => ({ value: s, name: s === 'none' ? 'none in particular' : s }))}
+			items={SIGNS.map((s) => ({ value: s, name: s === 'none' ? texts.noneInParticular : s }))}
 		/>
 		{#if b.unrooted > 0 && !lookedAtRoots}
 			<div class="grid gap-4 sm:grid-cols-2">
-				<Stepper label="Showing it" name="showing" bind:value={showing} max={b.inHand} />
-				<Stepper label="Of so many looked at" name="looked" bind:value={looked} min={1} max={b.inHand} />
+				<Stepper label={texts.showingIt} name="showing" bind:value={showing} max={b.inHand} />
+				<Stepper label={texts.ofSoManyLooked} name="looked" bind:value={looked} min={1} max={b.inHand} />
 			</div>
 		{/if}
 	{:else if verb === 'potted'}
-		<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
+		<Stepper label={texts.howMany} name="count" bind:value={count} min={1} max={b.inHand} />
 		<label class="block">
-			<span class="mb-1 block font-semibold">Root ball across, {short.unit}</span>
+			<span class="mb-1 block font-semibold">{texts.rootBallAcross(short.unit)}</span>
 			<Input
 				type="number"
 				min="0"
@@ -113,79 +108,71 @@
 				class="max-w-28"
 				bind:value={() => ball ?? undefined, (v) => (ball = numberOf(v))}
 			/>
-			<span class="note mt-1 block"
-				>{ball
-					? potOn.say
-					: 'Measured, it chooses the pot. Long water roots may be cut by half; circling ones are teased out.'}</span
-			>
+			<span class="note mt-1 block">{ball ? potOn.say : texts.measuredItChoosesThe}</span>
 		</label>
-		{#key potOn.pot?.id}<Field label="Into" name="container" value={potOn.pot?.name ?? data.potIn} maxlength={80} />{/key}
-		<SelectField label="Where they stand now" name="place_id" items={places} />
+		{#key potOn.pot?.id}<Field label={texts.into} name="container" value={potOn.pot?.name ?? data.potIn} maxlength={80} />{/key}
+		<SelectField label={texts.whereTheyStandNow} name="place_id" items={places} />
 	{:else if verb === 'wintered'}
 		<input type="hidden" name="after" value={b.trouble?.frost ? 'frost' : 'winter'} />
-		<Stepper label="Came through alive" name="alive" bind:value={alive} max={b.inHand} hint="{b.inHand} went in." />
+		<Stepper label={texts.cameThroughAlive} name="alive" bind:value={alive} max={b.inHand} hint={texts.wentIn(b.inHand)} />
 	{:else if verb === 'planted'}
-		<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-		<SelectField label="Where" name="place_id" value={data.want?.placeId ?? ''} items={places} />
+		<Stepper label={texts.howMany} name="count" bind:value={count} min={1} max={b.inHand} />
+		<SelectField label={texts.where} name="place_id" value={data.want?.placeId ?? ''} items={places} />
 	{:else if verb === 'moved'}
 		<SelectField
-			label="To"
+			label={texts.to}
 			name="place_id"
 			value={b.placeId ?? ''}
 			items={data.places.map((p) => ({ value: p.id, name: p.name }))}
 		/>
 	{:else if verb === 'meant'}
 		<SelectField
-			label="Which want it is for"
+			label={texts.whichWantItIs}
 			name="want_id"
 			value={data.want?.id ?? ''}
-			items={[{ value: '', name: 'for none' }, ...data.wants.map((w) => ({ value: w.id, name: w.name }))]}
+			items={[{ value: '', name: texts.forNone }, ...data.wants.map((w) => ({ value: w.id, name: w.name }))]}
 		/>
-		<p class="note">Part of it only? Split that off first, then give the part.</p>
+		<p class="note">{texts.partOfItOnly}</p>
 	{:else if verb === 'lost'}
-		<Stepper label="How many" name="count" bind:value={count} min={1} max={Math.max(b.inHand, standing)} />
+		<Stepper label={texts.howMany} name="count" bind:value={count} min={1} max={Math.max(b.inHand, standing)} />
 		{#if standing > 0}<SelectField
-				label="From"
+				label={texts.from3}
 				name="from"
 				value={b.inHand > 0 ? 'hand' : 'planted'}
-				items={[...(b.inHand > 0 ? [{ value: 'hand', name: 'those in hand' }] : []), { value: 'planted', name: 'those planted' }]}
+				items={[
+					...(b.inHand > 0 ? [{ value: 'hand', name: texts.thoseInHand }] : []),
+					{ value: 'planted', name: texts.thosePlanted }
+				]}
 			/>{/if}
 		<SelectField
-			label="What took them"
+			label={texts.whatTookThem}
 			name="cause"
 			value=""
-			items={[{ value: '', name: 'not known' }, ...CAUSES.map((c) => ({ value: c, name: CAUSE_WORDS[c] }))]}
+			items={[{ value: '', name: texts.notKnown }, ...CAUSES.map((c) => ({ value: c, name: CAUSE_WORDS[c] }))]}
 		/>
-		<Field label="Why" name="why" placeholder="rot, drought, slugs …" maxlength={200} />
+		<Field label={texts.why} name="why" placeholder={texts.rotDroughtSlugs} maxlength={200} />
 	{:else if verb === 'given'}
-		<Stepper label="How many" name="count" bind:value={count} min={1} max={b.inHand} />
-		<Field label="To" name="to" maxlength={80} />
+		<Stepper label={texts.howMany} name="count" bind:value={count} min={1} max={b.inHand} />
+		<Field label={texts.to} name="to" maxlength={80} />
 	{:else if verb === 'kept'}
-		<Stepper
-			label="How many"
-			name="count"
-			bind:value={count}
-			min={1}
-			max={b.inHand}
-			hint="They become stock, with this batch as parent."
-		/>
+		<Stepper label={texts.howMany} name="count" bind:value={count} min={1} max={b.inHand} hint={texts.theyBecomeStockWith} />
 		<SelectField
-			label="Where they stand"
+			label={texts.whereTheyStand}
 			name="place_id"
 			value={b.placeId ?? ''}
-			items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
+			items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 		/>
 	{:else if verb === 'split'}
 		<Stepper
-			label="How many split off"
+			label={texts.howManySplitOff}
 			name="count"
 			bind:value={count}
 			min={1}
 			max={b.inHand - 1}
-			hint="The furthest on go into a new batch with its own code."
+			hint={texts.theFurthestOnGo}
 		/>
-		<SelectField label="Where the new batch stands" name="place_id" items={places} />
+		<SelectField label={texts.whereTheNewBatch} name="place_id" items={places} />
 	{:else if verb === 'dropped'}
-		<Field label="Why" name="why" maxlength={200} />
+		<Field label={texts.why} name="why" maxlength={200} />
 	{/if}
 </EntryForm>

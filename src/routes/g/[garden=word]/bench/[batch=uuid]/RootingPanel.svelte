@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import { tone } from '$lib/ui/tones.js';
 	/** Is it rooted yet? The answer in words, then the curve with its looks. */
 	import { isoOf, sayDate, sayWait } from '$lib/core/dates.js';
@@ -17,10 +18,10 @@
 	const say = (day: number) => sayDate(isoOf(day), false);
 	const title = $derived(
 		r.eighty === null
-			? 'Too cold there for roots'
+			? texts.tooColdThereFor
 			: r.eighty <= today
-				? 'Most of those that will root should have by now'
-				: `Most of those that will root have by ${say(r.eighty)}`
+				? texts.mostOfThoseThat
+				: texts.mostOfThoseThatWill(say(r.eighty))
 	);
 	const option = $derived({
 		grid: { left: 44, right: 16, top: 30, bottom: 28 },
@@ -32,7 +33,7 @@
 		yAxis: { type: 'value', min: 0, max: 100, interval: 25, axisLabel: { formatter: '{value} %' } },
 		series: [
 			{
-				name: 'rooted, of all struck',
+				name: texts.rootedOfAllStruck,
 				type: 'line',
 				showSymbol: false,
 				areaStyle: { opacity: 0.12 },
@@ -67,23 +68,20 @@
 			}
 		]
 	});
-	const slow = $derived(r.pace > 1.12 ? 'slower than usual' : r.pace < 0.89 ? 'quicker than usual' : 'at the usual pace');
+	const slow = $derived(r.pace > 1.12 ? texts.slowerThanUsual : r.pace < 0.89 ? texts.quickerThanUsual : texts.atTheUsualPace);
 </script>
 
-<section aria-label="Is it rooted yet?" class="mt-4 border-t-4 border-catkin pt-3">
+<section aria-label={texts.isItRootedYet} class="mt-4 border-t-4 border-catkin pt-3">
 	<h2 class="font-head text-2xl font-semibold first-letter:uppercase">
-		{known > 0 ? `${known} rooted; of the rest, ${r.word}` : r.word}
+		{known > 0 ? texts.rootedOfTheRest(known, r.word) : r.word}
 	</h2>
 	<p class="mt-1 max-w-prose text-lg" data-testid="rooting">{r.sentence}</p>
 	<div class="mt-3 max-w-xl"><Chart {title} {option} height={210} /></div>
 	<p class="note mt-1">
-		Struck {today === struck ? 'today' : `${sayWait(today - struck)} ago`}; where it stood that is as good as {Math.round(
-			r.warmth
-		) === 1
-			? '1 day'
-			: `${Math.round(r.warmth)} days`} at the usual warmth.
-		{r.looks.length
-			? `Its own looks say: ${slow}. Diamonds are counts.`
-			: 'No roots have been counted yet: this is by the way’s odds and the warmth alone.'}
+		{texts.struckWhereItStood(
+			today === struck ? texts.today : texts.ago(sayWait(today - struck)),
+			Math.round(r.warmth) === 1 ? texts.n1Day : texts.days(Math.round(r.warmth)),
+			r.looks.length ? texts.itsOwnLooksSay(slow) : texts.noRootsHaveBeen
+		)}
 	</p>
 </section>

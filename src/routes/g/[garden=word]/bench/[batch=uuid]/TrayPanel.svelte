@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
+	import { texts } from '$lib/messages/bench.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { plural } from '$lib/ui/say.js';
@@ -58,24 +59,24 @@
 	);
 </script>
 
-<section class="mt-8" aria-label="Tray">
+<section class="mt-8" aria-label={texts.tray}>
 	<div class="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-1">
-		<h2>Tray</h2>
+		<h2>{texts.tray}</h2>
 		{#if standing > 0}<button class="min-h-11 px-2 text-leaf underline underline-offset-4" onclick={() => (laying = !laying)}
-				>{b.tray ? 'Lay it out anew' : 'Lay it out in rows'}</button
+				>{b.tray ? texts.layItOutAnew : texts.layItOutIn}</button
 			>{/if}
 	</div>
 	{#if b.tray && !laying}
-		<p class="note mt-2">Tap a piece once when it has rooted, twice when it is lost; once more takes it back.</p>
+		<p class="note mt-2">{texts.tapAPieceOnce}</p>
 		<div class="mt-2"><TrayMap tray={b.tray} bind:rooted bind:lost /></div>
 		{#if b.tray.guessed > 0}<p class="note">
-				{plural(b.tray.guessed, ['mark was', 'marks were'])} set by count alone: it was not said which pieces.
+				{texts.setByCountAlone(plural(b.tray.guessed, texts.marksWere))}
 			</p>{/if}
 		{#if rooted.length + lost.length > 0}
 			<div class="mt-3 max-w-lg border-t-4 border-catkin bg-pane p-4">
 				<EntryForm
 					action=""
-					submit="Log these"
+					submit={texts.logThese}
 					{today}
 					seen={b}
 					ondone={() => {
@@ -89,22 +90,22 @@
 					<input type="hidden" name="rooted" value={rootedNow} />
 					<input type="hidden" name="sign" value={rooted.length ? 'resists a tug' : 'none'} />
 					<input type="hidden" name="cells" value={JSON.stringify({ rooted, lost })} />
-					<p><strong>{rooted.length}</strong> newly rooted, <strong>{lost.length}</strong> lost.</p>
+					<p><strong>{rooted.length}</strong> {texts.newlyRooted} <strong>{lost.length}</strong> {texts.lost}</p>
 				</EntryForm>
 			</div>
 		{/if}
 		{#if edgePieces >= 6 && inner.pieces >= 6 && edge / edgePieces > (2 * inner.lost) / inner.pieces + 0.1}
 			<p class="mt-2">
-				<strong>The edge loses more:</strong>
-				{edge} of {edgePieces} in the outer rows, {inner.lost} of {inner.pieces} inside. It dries first.
+				<strong>{texts.theEdgeLosesMore}</strong>
+				{texts.ofInTheOuter(edge, edgePieces, inner.lost, inner.pieces)}
 			</p>
 		{/if}
 		{#if results.length}
 			<Rows
 				class="mt-3 max-w-lg"
-				caption="What came of each treatment"
+				caption={texts.whatCameOfEach}
 				silent
-				heads={['Treatment', 'Rooted', 'Lost', 'Not yet']}
+				heads={[texts.treatment, texts.rooted2, texts.lost2, texts.notYet]}
 				rows={results}
 				key={(r) => r.group}
 			>
@@ -119,34 +120,35 @@
 		{/if}
 	{:else if laying}
 		<div class="mt-3 max-w-lg border-t-4 border-catkin bg-pane p-4">
-			<EntryForm action="" submit="Lay it out so" {today} seen={b} noted={false} ondone={() => (laying = false)}>
+			<EntryForm action="" submit={texts.layItOutSo} {today} seen={b} noted={false} ondone={() => (laying = false)}>
 				<input type="hidden" name="verb" value="laid-out" />
 				<input type="hidden" name="rows" value={rows} />
 				<input type="hidden" name="columns" value={columns} />
 				<input type="hidden" name="groups" value={JSON.stringify(names)} />
 				<input type="hidden" name="of" value={JSON.stringify(of)} />
 				<Stepper
-					label="Pieces in a row"
+					label={texts.piecesInARow}
 					name="columns_shown"
 					bind:value={columns}
 					min={1}
 					max={100}
-					hint="{rows} rows for the {standing} that stand there."
+					hint={texts.rowsForTheThat(rows, standing)}
 				/>
 				<Field
-					label="Treatments to compare"
+					label={texts.treatmentsToCompare}
 					name="groups_shown"
 					bind:value={groups}
-					hint="Leave it empty for none. For a trial: names with commas, like: powder, none. They are dealt out at random, so that none has the warm end for itself."
+					hint={texts.leaveItEmptyFor}
 					maxlength={300}
 				/>
 				{#if names.length > 1}
 					<p>
-						About {plural(Math.floor(standing / names.length), ['piece', 'pieces'])} each. {standing / names.length < 8
-							? 'So few tell little: a difference will have to be large to be seen.'
-							: ''}
+						{texts.aboutEach(
+							plural(Math.floor(standing / names.length), texts.pieces),
+							standing / names.length < 8 ? texts.soFewTellLittle : ''
+						)}
 						<button type="button" class="min-h-11 px-2 text-leaf underline underline-offset-4" onclick={() => seed++}
-							>Deal again</button
+							>{texts.dealAgain}</button
 						>
 					</p>
 				{/if}
@@ -155,7 +157,7 @@
 		</div>
 	{:else}
 		<p class="mt-2 max-w-prose">
-			Laid out in rows, each piece can be tapped when it roots or dies, and two treatments compared side by side.
+			{texts.laidOutInRows}
 		</p>
 	{/if}
 </section>

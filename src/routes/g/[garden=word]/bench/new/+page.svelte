@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/bench.js';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
@@ -16,20 +17,20 @@
 	});
 </script>
 
-<svelte:head><title>Strike · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.strike2(data.garden.name)}</title></svelte:head>
 <div class="max-w-xl">
-	<h1>Strike pieces</h1>
+	<h1>{texts.strikePieces}</h1>
 	{#if data.stocks.length === 0}
-		<p class="mt-4">There is no stock to take from yet.</p>
-		<p class="mt-4"><Act main href="/g/{data.garden.slug}/stock/new">Add a stock plant</Act></p>
+		<p class="mt-4">{texts.thereIsNoStock}</p>
+		<p class="mt-4"><Act main href="/g/{data.garden.slug}/stock/new">{texts.addAStockPlant}</Act></p>
 	{:else}
 		<div class="mt-6">
-			<EntryForm action="" submit="Struck" today={data.garden.today}>
+			<EntryForm action="" submit={texts.struck3} today={data.garden.today}>
 				<SelectField
-					label="From"
+					label={texts.from3}
 					name="stock_id"
 					bind:value={stockId}
-					placeholder="Choose a stock plant"
+					placeholder={texts.chooseAStockPlant}
 					items={data.stocks.map((s) => ({ value: s.id, name: s.name }))}
 				/>
 				{#if stock?.sentence}<Note tone={stock.refused ? 'harm' : 'now'}>
@@ -37,14 +38,14 @@
 					</Note>{/if}
 				{#if stock && way}
 					<SelectField
-						label="Way"
+						label={texts.way}
 						name="way_id"
 						bind:value={wayId}
 						items={stock.ways.map((w) => ({
 							value: w.id,
-							name: w.open ? w.name : `${w.name} (its window is shut)`
+							name: w.open ? w.name : texts.itsWindowIsShut(w.name)
 						}))}
-						hint="This plant gives about {way.gives} that way now."
+						hint={texts.thisPlantGivesAbout(way.gives)}
 					/>
 					{#if data.foretold && way.id === data.way}<input type="hidden" name="foretold" value={data.foretold} />{/if}
 					{#key stockId + way.id}

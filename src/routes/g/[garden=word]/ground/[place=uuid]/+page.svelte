@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How many fill this bed, and where does each go? */
+	import { texts } from '$lib/messages/ground.js';
 	import { goto } from '$app/navigation';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Range from 'flowbite-svelte/Range.svelte';
@@ -65,39 +66,36 @@
 	const acrossM = $derived((f?.spreads[summer] ?? 0) / 100);
 	const heading = $derived(
 		!bed.ground
-			? `${bed.name} is not measured yet`
+			? texts.isNotMeasuredYet(bed.name)
 			: f
-				? `${sayFits(f.asked.count)} ${placed ? 'beside what stands in' : 'in'} ${bed.name}`
+				? `${sayFits(f.asked.count)} ${placed ? texts.besideWhatStandsIn : 'in'} ${bed.name}`
 				: `${bed.name}: ${sayArea(bed.ground.areaM2, units)}`
 	);
 </script>
 
-<svelte:head><title>{bed.name} · Ground · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.ground2(bed.name, data.garden.name)}</title></svelte:head>
 <Trail to="{base}/ground" name="Ground" />
 <h1 class="mt-1">{heading}</h1>
 {#if !data.isToday}<p class="mt-1 text-lg"><strong>{sayThen(data.viewed, data.garden.today)}</strong></p>{/if}
 {#if f}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		{f.mix
-			? `${f.mix.counts[0]} ${f.kind.name} and ${f.mix.counts[1]} ${f.mix.kind.name}, in groups of three to seven,`
-			: f.kind.name} at {sayLength(f.asked.spacingCm, units)} on {sayArea(bed.ground!.areaM2, units)}. {f.asked.count > 1 &&
-		!f.mix
-			? sayCover(f.asked.touch, f.asked.closed)
-			: ''}
-		{sayInHand(f.asked.count, f.likely)}
-		{#if f.hedge}As a hedge along its length: {f.hedge.one} plants in one row, {f.hedge.two} in two.{/if}
+		{texts.atOn(
+			f.mix ? texts.andInGroupsOf(f.mix.counts[0], f.kind.name, f.mix.counts[1], f.mix.kind.name) : f.kind.name,
+			sayLength(f.asked.spacingCm, units),
+			sayArea(bed.ground!.areaM2, units),
+			f.asked.count > 1 && !f.mix ? sayCover(f.asked.touch, f.asked.closed) : '',
+			sayInHand(f.asked.count, f.likely)
+		)}
+		{#if f.hedge}{texts.asAHedgeAlong(f.hedge.one, f.hedge.two)}{/if}
 		{#if f.hedge && f.hedge.gaps !== null}{sayGaps(f.hedge.gaps)}{/if}
 		{sayKeptBy(f.spares)}
 	</p>
 {:else if !bed.ground}
-	<p class="mt-1 max-w-prose text-lg text-faded">With its size it is told how many plants fill it, and where each goes.</p>
+	<p class="mt-1 max-w-prose text-lg text-faded">{texts.withItsSizeIt}</p>
 {/if}
 {#if 'trouble' in data && data.trouble}<Note tone="harm" said>{data.trouble}</Note>{/if}
-{#if f?.steep}<Note
-		>{Math.round(bed.ground!.said.slope!.deg)}° is steep: plant in drifts against stones, not in rows down the slope, and mind
-		your footing. All is measured along the ground.</Note
-	>{/if}
-{#if f?.wrong}<Note tone="harm" said>{f.wrong} What is shown is for {sayLength(f.asked.spacingCm, units)}.</Note>{/if}
+{#if f?.steep}<Note>{texts.isSteepPlantIn(Math.round(bed.ground!.said.slope!.deg))}</Note>{/if}
+{#if f?.wrong}<Note tone="harm" said>{texts.whatIsShownIs(f.wrong, sayLength(f.asked.spacingCm, units))}</Note>{/if}
 
 {#if bed.ground}
 	<div class="mt-4 grid gap-6 lg:grid-cols-[2fr_1fr]">
@@ -112,16 +110,16 @@
 				{acrossM}
 				{units}
 				say={f
-					? `${bed.name} from above, with ${f.asked.count} of ${f.kind.name}, each ${sayLength(acrossM * 100, units)} across`
-					: `${bed.name} from above`}
+					? texts.fromAboveWithOf(bed.name, f.asked.count, f.kind.name, sayLength(acrossM * 100, units))
+					: texts.fromAbove(bed.name)}
 			/>
 			{#if f && f.asked.count > 0}
 				<label class="no-print mt-2 block">
 					<span
-						>{summer === 0 ? 'As they are set out' : `After ${summer} ${summer === 1 ? 'summer' : 'summers'}`}: {sayLength(
-							acrossM * 100,
-							units
-						)} across</span
+						>{texts.across(
+							summer === 0 ? texts.asTheyAreSet : texts.after(summer, summer === 1 ? texts.summer : texts.summers),
+							sayLength(acrossM * 100, units)
+						)}</span
 					>
 					<Range min={0} max={10} step={1} bind:value={summer} />
 				</label>
@@ -135,74 +133,81 @@
 			}}
 		>
 			<ChoiceField
-				label="Kind"
+				label={texts.kind}
 				name="kind"
-				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))}
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, beside: k.have ? texts.youHaveIt : '' }))}
 				bind:value={kind}
 			/>
 			<ChoiceField
-				label="Mixed with"
+				label={texts.mixedWith}
 				name="beside"
 				items={[
-					{ value: '', name: 'nothing else', beside: '' },
+					{ value: '', name: texts.nothingElse, beside: '' },
 					...data.kinds
 						.filter((k) => k.id !== kind)
-						.map((k) => ({ value: k.id, name: k.name, beside: k.have ? 'you have it' : '' }))
+						.map((k) => ({ value: k.id, name: k.name, beside: k.have ? texts.youHaveIt : '' }))
 				]}
 				bind:value={beside}
 			/>
 			{#if beside}<Field
-					label="Share of that"
+					label={texts.shareOfThat}
 					name="share"
 					bind:value={share}
 					unit="%"
 					numeric
-					hint="From 10 to 90. Left blank: half of them."
+					hint={texts.from10To90}
 				/>{/if}
-			<Field label="Spacing" name="spacing" bind:value={spacing} unit={short.unit} numeric hint="Left blank: the handbook’s." />
 			<Field
-				label="From the edge, at least"
+				label={texts.spacing}
+				name="spacing"
+				bind:value={spacing}
+				unit={short.unit}
+				numeric
+				hint={texts.leftBlankTheHandbooks}
+			/>
+			<Field
+				label={texts.fromTheEdgeAt}
 				name="margin"
 				bind:value={margin}
 				unit={short.unit}
 				numeric
-				hint="Left blank: they may stand on it."
+				hint={texts.leftBlankTheyMay}
 			/>
 			<SelectField
-				label="Pattern"
+				label={texts.pattern}
 				name="pattern"
 				bind:value={pattern}
 				items={[
-					{ value: 'triangular', name: 'staggered, all neighbours alike' },
+					{ value: 'triangular', name: texts.staggeredAllNeighboursAlike },
 					{ value: 'square', name: 'square' },
-					{ value: 'drift', name: 'a drift, as if unplanted' }
+					{ value: 'drift', name: texts.aDriftAsIf }
 				]}
 			/>
 			{#if bed.kind === 'hedge'}<Field
-					label="Gaps in the standing hedge"
+					label={texts.gapsInTheStanding}
 					name="gaps"
 					bind:value={gaps}
 					unit={longMeasure(units).unit}
-					hint="Each from one plant that lives to the next, one after another: 1.2 2.5"
+					hint={texts.eachFromOnePlant}
 				/>{/if}
-			{#if pattern !== 'drift'}<Checkbox bind:checked={turn}>Rows in any direction</Checkbox>{/if}
-			<Act type="submit" main>Fill it</Act>
+			{#if pattern !== 'drift'}<Checkbox bind:checked={turn}>{texts.rowsInAnyDirection}</Checkbox>{/if}
+			<Act type="submit" main>{texts.fillIt}</Act>
 		</form>
 	</div>
 {/if}
 
 {#if f}
 	<section class="mt-8" aria-labelledby="choices">
-		<h2 id="choices" class="border-b border-ink pb-1">Closer or wider</h2>
+		<h2 id="choices" class="border-b border-ink pb-1">{texts.closerOrWider}</h2>
 		<Rows
-			caption="Closer or wider"
+			caption={texts.closerOrWider}
 			silent
 			heads={[
-				'Apart',
-				{ name: 'Plants', end: true },
-				'They touch',
-				{ name: 'Earth covered', wide: true },
-				{ name: 'If bought', end: true }
+				texts.apart2,
+				{ name: texts.plants, end: true },
+				texts.theyTouch,
+				{ name: texts.earthCovered, wide: true },
+				{ name: texts.ifBought, end: true }
 			]}
 			rows={f.choices}
 			key={(c) => c.spacingCm}
@@ -218,26 +223,27 @@
 						>{/if}
 				</TableBodyCell>
 				<TableBodyCell class="text-right text-lg font-semibold">{c.count}</TableBodyCell>
-				<TableBodyCell>{sayWhen(c.touch) ?? 'never'}</TableBodyCell>
-				<TableBodyCell class="hidden sm:table-cell">{sayWhen(c.closed) ?? 'never'}</TableBodyCell>
+				<TableBodyCell>{sayWhen(c.touch) ?? texts.never}</TableBodyCell>
+				<TableBodyCell class="hidden sm:table-cell">{sayWhen(c.closed) ?? texts.never}</TableBodyCell>
 				<TableBodyCell class="text-right whitespace-nowrap">{sayMoney(c.money, data.garden.currency)}</TableBodyCell>
 			{/snippet}
 		</Rows>
 		<p class="note mt-2 max-w-prose">
-			{f.pattern === 'drift'
-				? 'No two are nearer than that, and there is no gap for one more: the fullest of some ways to set them.'
-				: f.exact
-					? 'No other place of these rows holds more.'
-					: f.turn
-						? 'The best of the directions that were tried.'
-						: 'So large that not every place of the rows was tried.'}
-			How wide a plant is by the year is the handbook’s figure and its habit’s pace; soil and pruning change it.
+			{texts.howWideAPlant(
+				f.pattern === 'drift'
+					? texts.noTwoAreNearer
+					: f.exact
+						? texts.noOtherPlaceOf
+						: f.turn
+							? texts.theBestOfThe
+							: texts.soLargeThatNot
+			)}
 		</p>
 		<div class="no-print mt-3 flex flex-wrap gap-3">
-			<Act href="{base}/ground/{bed.id}/sheet.pdf{address()}">Print it to scale</Act>
+			<Act href="{base}/ground/{bed.id}/sheet.pdf{address()}">{texts.printItToScale}</Act>
 			{#each f.mix ? [{ ...f.kind, n: f.mix.counts[0] }, { ...f.mix.kind, n: f.mix.counts[1] }] : [{ ...f.kind, n: f.asked.count }] as k (k.id)}
 				<Act href="{base}/wants/new?kind={k.id}&count={k.n}&place={bed.id}"
-					>Say that you want {k.n} {f.mix ? k.name : 'of them'} here</Act
+					>{texts.sayThatYouWant(k.n, f.mix ? k.name : texts.ofThem)}</Act
 				>
 			{/each}
 		</div>
@@ -245,7 +251,7 @@
 {/if}
 
 <section class="mt-8" aria-labelledby="there">
-	<h2 id="there" class="border-b border-ink pb-1">What stands there</h2>
+	<h2 id="there" class="border-b border-ink pb-1">{texts.whatStandsThere}</h2>
 	{#if bed.stands.length}
 		<ul class="mt-2">
 			{#each bed.stands as s, n (s.id)}
@@ -257,26 +263,33 @@
 									>{n + 1}</span
 								>{/if}<a href="{base}/{s.link}">{s.count} {s.name}</a>
 							<span class="note"
-								>{sayLength(s.acrossM * 100, units)} across{s.coming ? ', on the way' : ''}{!bed.ground
-									? ''
-									: s.assumed
-										? ', drawn where it fits'
-										: s.at.length === s.count
-											? ''
-											: s.at.length === 0
-												? ', not set in the drawing'
-												: `, ${s.at.length} set in the drawing`}</span
+								>{texts.across2(
+									sayLength(s.acrossM * 100, units),
+									s.coming ? texts.onTheWay : '',
+									!bed.ground
+										? ''
+										: s.assumed
+											? texts.drawnWhereItFits
+											: s.at.length === s.count
+												? ''
+												: s.at.length === 0
+													? texts.notSetInThe
+													: texts.setInTheDrawing(s.at.length)
+								)}</span
 							>{#if s.lift}<span class="note block"
-									>To move {s.count === 1 ? 'it' : 'one'}: a ball {sayLength(s.lift.acrossCm, units)} across, about {sayKilos(
-										s.lift.kg
-									)} wet{s.lift.people > 1 ? `: ${s.lift.people} people` : ''}.</span
+									>{texts.toMoveABall(
+										s.count === 1 ? texts.it : texts.one,
+										sayLength(s.lift.acrossCm, units),
+										sayKilos(s.lift.kg),
+										s.lift.people > 1 ? texts.byPeople(s.lift.people) : ''
+									)}</span
 								>{/if}</span
 						>
 						{#if bed.ground && s.what === 'stock' && data.isToday}<Act
 								class="no-print"
 								aria-expanded={setting === s.id}
 								onclick={() => (setting = setting === s.id ? null : s.id)}
-								>{setting === s.id ? 'Leave it' : s.at.length ? 'Set anew' : 'Set it in the bed'}</Act
+								>{setting === s.id ? texts.leaveIt : s.at.length ? texts.setAnew : texts.setItInThe}</Act
 							>{/if}
 					</span>
 					{#if setting === s.id && bed.ground}
@@ -286,20 +299,23 @@
 			{/each}
 		</ul>
 		{#if bed.ground && unset > 0 && f}<p class="note mt-2">
-				{unset === 1 ? 'One plant' : `${unset} plants`} without a place in the drawing {unset === 1 ? 'is' : 'are'} not counted: what
-				fits is told as if {unset === 1 ? 'it' : 'they'} were not there.
+				{texts.withoutAPlaceIn(
+					unset === 1 ? texts.onePlant : texts.plants2(unset),
+					unset === 1 ? texts.is : texts.are,
+					unset === 1 ? texts.it : texts.they
+				)}
 			</p>{/if}
-		<div class="no-print mt-3"><Act href="{base}/ground/moves?free={bed.id}">Clear this bed: where can it all go?</Act></div>
-	{:else}<p class="mt-2 text-faded">Nothing is told to stand there.</p>{/if}
+		<div class="no-print mt-3"><Act href="{base}/ground/moves?free={bed.id}">{texts.clearThisBedWhere}</Act></div>
+	{:else}<p class="mt-2 text-faded">{texts.nothingIsToldTo}</p>{/if}
 </section>
 
 <section class="no-print mt-8" aria-labelledby="measured">
 	{#if bed.ground}
-		<Fold label="Measure it anew">
+		<Fold label={texts.measureItAnew}>
 			<Measure said={bed.ground.said} {units} today={data.garden.today} seen={{ id: bed.id, version: bed.version }} />
 		</Fold>
 	{:else}
-		<h2 id="measured" class="border-b border-ink pb-1">Measure it</h2>
+		<h2 id="measured" class="border-b border-ink pb-1">{texts.measureIt}</h2>
 		<div class="mt-3">
 			<Measure said={null} {units} today={data.garden.today} seen={{ id: bed.id, version: bed.version }} />
 		</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** How a bed was measured, drawn as it is typed. */
+	import { texts } from '$lib/messages/ground.js';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -76,91 +77,80 @@
 </script>
 
 <div class="grid gap-6 lg:grid-cols-2">
-	<EntryForm action="?/measure" submit="Keep this" {today} noted={false} {seen}>
+	<EntryForm action="?/measure" submit={texts.keepThis} {today} noted={false} {seen}>
 		<SelectField
-			label="How was it measured?"
+			label={texts.howWasItMeasured}
 			name="by"
 			bind:value={by}
 			items={[
-				{ value: 'sides', name: 'length and width' },
-				{ value: 'across', name: 'round: across' },
-				{ value: 'corners', name: 'corner by corner, from one edge' },
-				{ value: 'tape', name: 'by tape from two fixed points' },
-				{ value: 'line', name: 'a line with corners, for a hedge' }
+				{ value: 'sides', name: texts.lengthAndWidth },
+				{ value: 'across', name: texts.roundAcross },
+				{ value: 'corners', name: texts.cornerByCornerFrom },
+				{ value: 'tape', name: texts.byTapeFromTwo },
+				{ value: 'line', name: texts.aLineWithCorners }
 			]}
 		/>
 		{#if by === 'sides'}
-			<Field label="Length" name="length" bind:value={length} unit={long.unit} numeric hint="Along the ground, on a slope too." />
-			<Field label="Width" name="width" bind:value={width} unit={long.unit} numeric />
+			<Field label={texts.length} name="length" bind:value={length} unit={long.unit} numeric hint={texts.alongTheGroundOn} />
+			<Field label={texts.width} name="width" bind:value={width} unit={long.unit} numeric />
 		{:else if by === 'across'}
-			<Field label="Across" name="across" bind:value={across} unit={long.unit} numeric />
+			<Field label={texts.across3} name="across" bind:value={across} unit={long.unit} numeric />
 		{:else if by === 'corners' || by === 'line'}
-			{#if by === 'line'}<Field label="Width" name="width" bind:value={width} unit={long.unit} numeric />{/if}
+			{#if by === 'line'}<Field label={texts.width} name="width" bind:value={width} unit={long.unit} numeric />{/if}
 			<LinesField
-				label="{by === 'line' ? 'The line, from end to end' : 'Corners in order'}, {long.unit}"
+				label="{by === 'line' ? texts.theLineFromEnd : texts.cornersInOrder}, {long.unit}"
 				name="corners"
 				bind:value={corners}
-				hint="One a line: how far to the right, then how far back. “0 0” is the first."
+				hint={texts.oneALineHow}
 			/>
 		{:else}
 			<Field
-				label="Between the two points"
+				label={texts.betweenTheTwoPoints}
 				name="apart"
 				bind:value={apart}
 				unit={long.unit}
 				numeric
-				hint="Two posts, a house corner: all corners of the bed on one side of the line between them."
+				hint={texts.twoPostsAHouse}
 			/>
 			{#if oneByOne}<OneByOne bind:rows={tapes} unit={long.unit} read={long.read} ondone={() => (oneByOne = false)} />
-			{:else}<div><Act onclick={() => (oneByOne = true)}>One number at a time, for outdoors</Act></div>{/if}
-			<LinesField
-				label="Each corner in order, {long.unit}"
-				name="tapes"
-				bind:value={tapes}
-				hint="One a line: from the left point, then from the right one."
-			/>
+			{:else}<div><Act onclick={() => (oneByOne = true)}>{texts.oneNumberAtA}</Act></div>{/if}
+			<LinesField label={texts.eachCornerInOrder(long.unit)} name="tapes" bind:value={tapes} hint={texts.oneALineFrom} />
 		{/if}
-		<Fold label="Slope, light that differs, where it lies" open={more}>
+		<Fold label={texts.slopeLightThatDiffers} open={more}>
 			<div class="flex flex-col gap-4">
-				<Field
-					label="Slope"
-					name="slope"
-					bind:value={slope}
-					hint="In degrees, as 1 in 3, or by level and stick: 40/100. Left blank: level."
-				/>
+				<Field label={texts.slope} name="slope" bind:value={slope} hint={texts.inDegreesAs1} />
 				{#if slope.trim() !== ''}<SelectField
-						label="Its sizes were measured"
+						label={texts.itsSizesWereMeasured}
 						name="slope_on"
 						bind:value={slopeOn}
 						items={[
-							{ value: 'ground', name: 'along the ground' },
-							{ value: 'map', name: 'on a map, from above' }
+							{ value: 'ground', name: texts.alongTheGround },
+							{ value: 'map', name: texts.onAMapFrom }
 						]}
 					/>{/if}
 				<LinesField
-					label="Light that differs along it, {long.unit}"
+					label={texts.lightThatDiffersAlong(long.unit)}
 					name="light"
 					bind:value={light}
 					rows={2}
-					hint="One a line: from, to, and sun, part or shade, as in “0 2.5 shade”. Shade is under three hours of sun, sun from six."
+					hint={texts.oneALineFromTo}
 				/>
 				<div class="grid grid-cols-3 gap-3">
-					<Field label="East" name="east" bind:value={east} unit={long.unit} numeric />
-					<Field label="North" name="north" bind:value={north} unit={long.unit} numeric />
-					<Field label="Turned" name="turn" bind:value={turn} unit="°" numeric />
+					<Field label={texts.east} name="east" bind:value={east} unit={long.unit} numeric />
+					<Field label={texts.north} name="north" bind:value={north} unit={long.unit} numeric />
+					<Field label={texts.turned} name="turn" bind:value={turn} unit="°" numeric />
 				</div>
 				<p class="note">
-					Where its first corner lies from the middle of the garden, and how far it is turned against the clock: for maps. Left
-					blank: not told.
+					{texts.whereItsFirstCorner}
 				</p>
 			</div>
 		</Fold>
 		<LinesField
-			label="Stones and trunks in it, {long.unit}"
+			label={texts.stonesAndTrunksIn(long.unit)}
 			name="holes"
 			bind:value={holes}
 			rows={2}
-			hint="One a line: how wide, how far to the right, how far back. Empty for none."
+			hint={texts.oneALineHowWide}
 		/>
 	</EntryForm>
 	<div aria-live="polite">
@@ -170,12 +160,12 @@
 				outline={draft.value.outline}
 				holes={draft.value.holes}
 				{units}
-				say="As typed: {sayArea(areaOf(draft.value), units)}"
+				say={texts.asTyped(sayArea(areaOf(draft.value), units))}
 			/>
 			{#if draft.value.offM}<p class="note">
-					By the tape’s own error a corner may be off by {sayLength(Math.max(...draft.value.offM) * 100, units)}.
+					{texts.byTheTapesOwn(sayLength(Math.max(...draft.value.offM) * 100, units))}
 				</p>{/if}
 		{:else if draft && begun}<Note tone="harm">{draft.problem.sentence}</Note>
-		{:else}<p class="text-faded">It is drawn here as you type.</p>{/if}
+		{:else}<p class="text-faded">{texts.itIsDrawnHere}</p>{/if}
 	</div>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Outdoors with the tape: one number at a time, large, each asked for in words. */
+	import { texts } from '$lib/messages/ground.js';
 	import Input from 'flowbite-svelte/Input.svelte';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import { tick } from 'svelte';
@@ -30,7 +31,7 @@
 	};
 	async function next() {
 		const metres = read(typed);
-		wrong = !(metres !== null && metres >= 0) ? `A length in ${unit}, as the tape has it.` : '';
+		wrong = !(metres !== null && metres >= 0) ? texts.aLengthInAs(unit) : '';
 		if (wrong) return;
 		write([...numbers, typed.trim()]);
 		typed = '';
@@ -44,8 +45,8 @@
 	}
 </script>
 
-<div class="border-l-4 border-catkin pl-4" bind:this={field} role="group" aria-label="One number at a time">
-	<Label for={uid} class="text-2xl font-semibold">Corner {corner}: from the {from} point</Label>
+<div class="border-l-4 border-catkin pl-4" bind:this={field} role="group" aria-label={texts.oneNumberAtATime}>
+	<Label for={uid} class="text-2xl font-semibold">{texts.cornerFromThePoint(corner, from)}</Label>
 	<div class="mt-2 flex items-center gap-3">
 		<Input
 			id={uid}
@@ -65,12 +66,11 @@
 	</div>
 	{#if wrong}<p id="{uid}-say" class="mt-1 text-madder" role="alert">{wrong}</p>{/if}
 	<div class="mt-3 flex flex-wrap gap-3">
-		<Act main onclick={() => void next()}>Next number</Act>
-		<Act onclick={back} disabled={numbers.length === 0}>Back one</Act>
-		<Act onclick={ondone}>That was the last corner</Act>
+		<Act main onclick={() => void next()}>{texts.nextNumber}</Act>
+		<Act onclick={back} disabled={numbers.length === 0}>{texts.backOne}</Act>
+		<Act onclick={ondone}>{texts.thatWasTheLast}</Act>
 	</div>
 	<p class="note mt-2">
-		{Math.floor(numbers.length / 2)}
-		{numbers.length >= 2 && numbers.length < 4 ? 'corner' : 'corners'} so far.
+		{texts.soFar(Math.floor(numbers.length / 2), numbers.length >= 2 && numbers.length < 4 ? texts.corner : texts.corners)}
 	</p>
 </div>

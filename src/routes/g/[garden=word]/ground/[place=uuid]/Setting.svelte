@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where the plants of a stock stand: tapped on the drawing, moved by the arrow keys, or typed. */
+	import { texts } from '$lib/messages/ground.js';
 	import Act from '$lib/ui/Act.svelte';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -66,19 +67,19 @@
 			<button
 				type="button"
 				class="absolute inset-0 cursor-crosshair bg-transparent"
-				aria-label="Set one where you tap; the arrow keys move the last"
+				aria-label={texts.setOneWhereYou}
 				onclick={put}
 				onkeydown={nudge}
 			></button>
 		</div>
 		<p class="mt-1" aria-live="polite">
-			{at.length} of {stock.count} set.
-			{#if at.length > 0}<Act onclick={() => (typed = lines(at.slice(0, -1)))}>Take the last back</Act>{/if}
+			{texts.ofSet(at.length, stock.count)}
+			{#if at.length > 0}<Act onclick={() => (typed = lines(at.slice(0, -1)))}>{texts.takeTheLastBack}</Act>{/if}
 		</p>
 	</div>
 	<EntryForm
 		action="?/set"
-		submit="Keep these places"
+		submit={texts.keepThesePlaces}
 		{today}
 		noted={false}
 		quiet
@@ -86,13 +87,7 @@
 		{ondone}
 	>
 		<input type="hidden" name="stock" value={stock.id} />
-		<LinesField
-			label="Where each stands, {long.unit}"
-			name="at"
-			bind:value={typed}
-			rows={5}
-			hint="One a line: how far to the right, then how far back, from the first corner. Empty takes them out."
-		/>
+		<LinesField label={texts.whereEachStands(long.unit)} name="at" bind:value={typed} rows={5} hint={texts.oneALineHowFar} />
 		{#if !read.ok}<Note tone="harm">{read.problem.sentence}</Note>{/if}
 	</EntryForm>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** We leave this garden: what comes along, and by when must it be lifted or cut? */
+	import { texts } from '$lib/messages/ground.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
@@ -19,30 +20,40 @@
 	const coming = $derived(data.plants.filter((p) => p.how !== 'none'));
 	const staying = $derived(data.plants.filter((p) => p.how === 'none'));
 	const heading = $derived(
-		data.plants.length === 0 ? 'What comes along when you leave?' : sayLoad(coming.length, data.plants.length, data.load.kg)
+		data.plants.length === 0 ? texts.whatComesAlongWhen : sayLoad(coming.length, data.plants.length, data.load.kg)
 	);
 	type Plant = PageData['plants'][number];
 	const what = (p: Plant) =>
 		p.how === 'pieces'
-			? `Take ${p.takes} ${p.pieceWord[p.takes === 1 ? 0 : 1]} ${
-					p.from! <= data.garden.today ? 'now' : `from ${sayDate(p.from!)} on`
-				} (${p.wayName}), by ${sayDate(p.until!)} at the latest.`
+			? texts.takeByAtThe(
+					p.takes,
+					p.pieceWord[p.takes === 1 ? 0 : 1],
+					p.from! <= data.garden.today ? 'now' : texts.fromOn(sayDate(p.from!)),
+					p.wayName,
+					sayDate(p.until!)
+				)
 			: p.lives === null
-				? `${p.count === 1 ? 'Goes' : 'They go'} in ${p.count === 1 ? 'its pot' : 'their pots'}.`
-				: `Lift ${p.count === 1 ? 'it' : 'them'} with ${p.count === 1 ? 'its ball' : 'their balls'} about ${sayDate(p.from!)}: ${sayDoes(p.lives, p.count === 1 ? 'it' : 'each', 'lives', 'on')}.${p.people > 1 ? ` ${p.people} people.` : ''}`;
+				? texts.inWord2(p.count === 1 ? texts.goes : texts.theyGo, p.count === 1 ? texts.itsPot : texts.theirPots)
+				: texts.liftWithAbout(
+						p.count === 1 ? 'it' : 'them',
+						p.count === 1 ? texts.itsBall : texts.theirBalls,
+						sayDate(p.from!),
+						sayDoes(p.lives, p.count === 1 ? 'it' : 'each', 'lives', 'on'),
+						p.people > 1 ? texts.people(p.people) : ''
+					);
 </script>
 
-<svelte:head><title>Leaving · Ground · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.leavingGround(data.garden.name)}</title></svelte:head>
 <Trail to="{base}/ground" name="Ground" />
 <h1 class="mt-1">{heading}</h1>
 {#if data.plants.length}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		{data.load.pots} pots and balls, about {sayVolume(data.load.litres, data.garden.units)}.
-		{#if data.town}The coldest night of a usual winter in {data.town.name} is about {data.town.coldest}.{/if}
+		{texts.potsAndBallsAbout(data.load.pots, sayVolume(data.load.litres, data.garden.units))}
+		{#if data.town}{texts.theColdestNightOf(data.town.name, data.town.coldest)}{/if}
 	</p>
 {:else}
 	<p class="mt-1 max-w-prose text-lg text-faded">
-		For each plant: lifted whole, or pieces of it, and the last day for that; what it weighs, and what the new winter does to it.
+		{texts.forEachPlantLifted}
 	</p>
 {/if}
 
@@ -53,25 +64,16 @@
 		void goto(`?${new URLSearchParams({ on, to }).toString()}`, { keepFocus: true });
 	}}
 >
-	<DayField label="Day of leaving" name="on" bind:value={on} />
-	<Field
-		label="The new garden is near"
-		name="to"
-		bind:value={to}
-		maxlength={60}
-		hint="A town, by any spelling. Left blank: not told."
-	/>
-	<div><Act type="submit" main>What comes along?</Act></div>
+	<DayField label={texts.dayOfLeaving} name="on" bind:value={on} />
+	<Field label={texts.theNewGardenIs} name="to" bind:value={to} maxlength={60} hint={texts.aTownByAny} />
+	<div><Act type="submit" main>{texts.whatComesAlong}</Act></div>
 </form>
 {#if data.wrong}<Note tone="harm" said>{data.wrong}</Note>{/if}
 
 {#if data.plants.length}
-	<Note class="mt-4"
-		>Plants and soil may not cross every border, nor leave every quarantine area: ask the plant health authority of both places
-		before you lift anything. What is protected may not be multiplied, wherever it goes.</Note
-	>
+	<Note class="mt-4">{texts.plantsAndSoilMay}</Note>
 	<section class="mt-6" aria-labelledby="along">
-		<h2 id="along" class="border-b border-ink pb-1">In the order of their days</h2>
+		<h2 id="along" class="border-b border-ink pb-1">{texts.inTheOrderOf}</h2>
 		<ul class="ruled">
 			{#each coming as p (p.id)}
 				<li class="py-2">
@@ -86,10 +88,9 @@
 	</section>
 	{#if staying.length}
 		<section class="mt-6" aria-labelledby="stays">
-			<h2 id="stays" class="border-b border-ink pb-1">{staying.length === 1 ? 'One stays' : `${staying.length} stay`}</h2>
+			<h2 id="stays" class="border-b border-ink pb-1">{staying.length === 1 ? texts.oneStays : texts.stay(staying.length)}</h2>
 			<p class="mt-2">
-				{staying.map((p) => p.name).join('; ')}: neither lifted nor cut in season before that day. Ask the next owner for a piece
-				later.
+				{texts.neitherLiftedNorCut(staying.map((p) => p.name).join('; '))}
 			</p>
 		</section>
 	{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where is each to go, by when, and where does it wait? */
+	import { texts } from '$lib/messages/ground.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
@@ -23,8 +24,8 @@
 	let wrong = $state('');
 	const items = (id: string) => [
 		{ value: '', name: 'stays' },
-		...data.beds.map((b) => ({ value: `bed:${b.id}`, name: `to a free spot in ${b.name}` })),
-		...data.stocks.filter((s) => s.id !== id).map((s) => ({ value: `at:${s.id}`, name: `to where ${s.name} stands` }))
+		...data.beds.map((b) => ({ value: `bed:${b.id}`, name: texts.toAFreeSpot(b.name) })),
+		...data.stocks.filter((s) => s.id !== id).map((s) => ({ value: `at:${s.id}`, name: texts.toWhereStands(s.name) }))
 	];
 	const measured = (id: string) => data.beds.find((b) => to[id] === `bed:${b.id}`)?.measured === true;
 	function ask() {
@@ -34,8 +35,7 @@
 			const typed = measured(id) ? (spots[id] ?? '').trim() : '';
 			if (typed === '') return [`${id}~${v}`];
 			const read = typed.split(/[\s;]+/).map((t) => long.read(t));
-			if (read.length !== 2 || read.some((m) => m === null))
-				wrong = `A spot is two numbers: from the left and from the front, in ${long.unit}.`;
+			if (read.length !== 2 || read.some((m) => m === null)) wrong = texts.aSpotIsTwo(long.unit);
 			return [`${id}~${v}@${read.map((m) => Math.round((m ?? 0) * 1000) / 1000).join('_')}`];
 		});
 		if (wrong) return;
@@ -66,25 +66,25 @@
 					bind:value={() => to[s.id] ?? '', (v) => (to = { ...to, [s.id]: v })}
 				/>
 				{#if measured(s.id)}<Field
-						label="Spot of {s.name}: from the left and from the front"
+						label={texts.spotOfFromThe(s.name)}
 						name="spot-{s.id}"
 						unit={long.unit}
-						hint="Left blank: one is found beside what stays."
+						hint={texts.leftBlankOneIs}
 						bind:value={() => spots[s.id] ?? '', (v) => (spots = { ...spots, [s.id]: String(v) })}
 					/>{/if}
 			</li>
 		{/each}
 	</ul>
 	<div class="mt-6 grid gap-x-6 gap-y-3 lg:grid-cols-2">
-		<DayField label="All done by" name="by" bind:value={by} hint="Left blank: each in its season." />
+		<DayField label={texts.allDoneBy} name="by" bind:value={by} hint={texts.leftBlankEachIn} />
 		<SelectField
-			label="What has to wait, waits at"
+			label={texts.whatHasToWait}
 			name="hold"
-			items={[{ value: '', name: 'nobody has said' }, ...data.holds.map((p) => ({ value: p.id, name: p.name }))]}
+			items={[{ value: '', name: texts.nobodyHasSaid }, ...data.holds.map((p) => ({ value: p.id, name: p.name }))]}
 			bind:value={hold}
 		/>
-		<Checkbox bind:checked={weekends}>Only at weekends</Checkbox>
+		<Checkbox bind:checked={weekends}>{texts.onlyAtWeekends}</Checkbox>
 	</div>
 	{#if wrong}<p class="mt-2 text-madder" role="alert">{wrong}</p>{/if}
-	<div class="mt-4"><Act type="submit" main>Find the order</Act></div>
+	<div class="mt-4"><Act type="submit" main>{texts.findTheOrder}</Act></div>
 </form>

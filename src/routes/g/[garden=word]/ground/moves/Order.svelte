@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The moves in their order, each with its day, ticked off as they are made. */
+	import { texts } from '$lib/messages/ground.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import { page } from '$app/state';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
@@ -20,12 +21,12 @@
 	let ticked = $state<string[]>([]);
 	type Step = Props['order']['steps'][number];
 	const when = (s: Step) =>
-		s.on === null ? 'No day suits it.' : s.on <= today ? 'Today suits it.' : `${sayDate(s.on)} suits it.`;
+		s.on === null ? texts.noDaySuitsIt : s.on <= today ? texts.todaySuitsIt : texts.suitsIt(sayDate(s.on));
 </script>
 
 <EntryForm
 	action="?/moved{page.url.search.replace(/^\?/, '&')}"
-	submit={ticked.length === 0 ? 'Log what you moved' : `Log ${ticked.length} as moved`}
+	submit={ticked.length === 0 ? texts.logWhatYouMoved : texts.logAsMoved(ticked.length)}
 	{today}
 	noted={false}
 	ondone={() => (ticked = [])}
@@ -36,30 +37,36 @@
 				<span class="figure w-8 shrink-0">{s.n}</span>
 				<span class="min-w-0 flex-1">
 					<strong>{s.count > 1 ? `${s.count} ` : ''}{s.name}</strong>
-					{#if s.does === 'waits'}out of {s.from}, into pots or sacking{hold ? `, to ${hold}` : ' in the shade'}: {s.count > 1
-							? 'they wait'
-							: 'it waits'}.
-					{:else}{s.does === 'out' ? `from where ${s.count > 1 ? 'they' : 'it'} waited` : `from ${s.from}`} to {s.to}{s.after
-							? `, where ${s.after} stood`
-							: ''}{#if s.log?.at.length === 1}, {sayDistance(s.log.at[0]![0], units)} from the left and {sayDistance(
-								s.log.at[0]![1],
-								units
-							)} from the front{/if}.{/if}
+					{#if s.does === 'waits'}{texts.outOfIntoPots(
+							s.from,
+							hold ? texts.to(hold) : texts.inTheShade,
+							s.count > 1 ? texts.theyWait : texts.itWaits
+						)}
+					{:else}{texts.to2(
+							s.does === 'out' ? texts.fromWhereWaited(s.count > 1 ? texts.they : texts.it) : texts.from(s.from),
+							s.to,
+							s.after ? texts.whereStood(s.after) : ''
+						)}{#if s.log?.at.length === 1}{texts.fromTheLeftAnd(
+								sayDistance(s.log.at[0]![0], units),
+								sayDistance(s.log.at[0]![1], units)
+							)}{/if}.{/if}
 					<span class="note block">
 						{#if s.does !== 'out'}{when(s)}
-							{s.dull === null ? '' : `${capital(sayThat(s.dull, 'the day is dull and damp'))}.`}
-							{#if s.lift}A ball {sayLength(s.lift.acrossCm, units)} across, about {sayKilos(s.lift.kg)} wet{s.lift.people > 1
-									? `: ${s.lift.people} people`
-									: ''}.{/if}
+							{s.dull === null ? '' : `${capital(sayThat(s.dull, texts.theDayIsDull))}.`}
+							{#if s.lift}{texts.aBallAcrossAbout(
+									sayLength(s.lift.acrossCm, units),
+									sayKilos(s.lift.kg),
+									s.lift.people > 1 ? texts.byPeople(s.lift.people) : ''
+								)}{/if}
 						{/if}
-						About {sayMinutes(s.minutes)}.
+						{texts.about(sayMinutes(s.minutes))}
 					</span>
 				</span>
 				{#if s.log}<Checkbox
 						name="moved"
 						value={JSON.stringify({ stock: s.stock, place: s.log.placeId, at: s.log.at })}
 						bind:group={ticked}
-						aria-label="Done: {s.name} {s.does === 'waits' ? 'is put to wait' : 'is moved'}">Done</Checkbox
+						aria-label={texts.done(s.name, s.does === 'waits' ? texts.isPutToWait : texts.isMoved)}>{texts.done2}</Checkbox
 					>{/if}
 			</li>
 		{/each}

@@ -1,9 +1,11 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/handbook.js';
 	import { sayLight } from '$lib/core/ground/where.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
@@ -22,57 +24,63 @@
 	const units = $derived(data.garden.units);
 </script>
 
-<svelte:head><title>{k.common} · Handbook</title></svelte:head>
+<svelte:head><title>{texts.handbook2(k.common)}</title></svelte:head>
 <Trail to="{base}/handbook" name="Handbook" />
 <div class="mt-1 flex flex-wrap items-start justify-between gap-4 border-b border-ink pb-4">
 	<div>
 		<h1>{k.common}</h1>
 		<p class="text-lg italic">
-			{k.botanical}{#if k.trade}<span class="not-italic">, sold as {k.trade}</span>{/if}
+			{k.botanical}{#if k.trade}<span class="not-italic">{texts.soldAs(k.trade)}</span>{/if}
 		</p>
 		<p class="text-faded">
-			{#if data.mine}Your own kind{#if data.mine.like}, which behaves like <a href="{base}/handbook/{data.mine.likeId}"
-						>{data.mine.like.toLowerCase()}</a
-					>{/if}. <a href="{base}/handbook/own?kind={k.id}">Change it</a>.
+			{#if data.mine}{texts.yourOwnKind}{#if data.mine.like}{texts.whichBehavesLike}
+					<a href="{base}/handbook/{data.mine.likeId}">{data.mine.like.toLowerCase()}</a>{/if}.
+				<a href="{base}/handbook/own?kind={k.id}">{texts.changeIt}</a>.
 			{:else}{k.stands_for}{/if}
 		</p>
 	</div>
 	<p class="flex flex-wrap gap-3">
-		<Act main href="{base}/wants/new?kind={k.id}">I want some</Act><Act href="{base}/stock/new?kind={k.id}">I have one</Act>
+		<Act main href="{base}/wants/new?kind={k.id}">{texts.iWantSome}</Act><Act href="{base}/stock/new?kind={k.id}"
+			>{texts.iHaveOne}</Act
+		>
 	</p>
 </div>
 <dl class="mt-4 grid gap-x-8 gap-y-3 sm:grid-cols-4">
 	<div>
-		<dt class="note">Bears cold down to</dt>
+		<dt class="note">{texts.bearsColdDownTo}</dt>
 		<dd class="text-lg font-semibold">
-			{sayTemperature(k.hardiness_c.v, units)}, zone {zoneOf(k.hardiness_c.v).zone}
+			{texts.zone(sayTemperature(k.hardiness_c.v, units), zoneOf(k.hardiness_c.v).zone)}
 		</dd>
 	</div>
 	<div>
-		<dt class="note">Grows to</dt>
+		<dt class="note">{texts.growsTo}</dt>
 		<dd class="text-lg font-semibold">
-			{sayLength(k.size.height_cm, units)} tall, {sayLength(k.size.spread_cm, units)} wide
+			{texts.tallWide(sayLength(k.size.height_cm, units), sayLength(k.size.spread_cm, units))}
 		</dd>
 	</div>
 	{#if k.light}
 		<div>
-			<dt class="note">Outdoors in</dt>
+			<dt class="note">{texts.outdoorsIn}</dt>
 			<dd class="text-lg font-semibold">{sayLight(k.light.in)}</dd>
 		</div>
 	{/if}
 	<div>
-		<dt class="note">Spacing</dt>
+		<dt class="note">{texts.spacing}</dt>
 		<dd class="text-lg font-semibold">{sayLength(k.size.spacing_cm, units)}</dd>
 	</div>
 	<div>
-		<dt class="note">One bought</dt>
-		<dd class="text-lg font-semibold">about {sayMoney(k.price.v, data.garden.currency)}</dd>
+		<dt class="note">{texts.oneBought}</dt>
+		<dd class="text-lg font-semibold">{texts.about(sayMoney(k.price.v, data.garden.currency))}</dd>
 	</div>
 </dl>
 {#if k.seed}<p class="mt-3">
-		<strong>Seed, the other way:</strong> about {k.seed.years}
-		{k.seed.years === 1 ? 'year' : 'years'} to flower, {k.seed.true_to_type ? 'like its parent' : 'not true to its parent'}. {k
-			.seed.say}
+		<strong>{texts.seedTheOtherWay}</strong>
+		{texts.aboutToFlower(
+			k.seed.years,
+			k.seed.years === 1 ? texts.year : texts.years,
+			k.seed.true_to_type ? texts.likeItsParent : texts.notTrueToIts,
+			k.seed.say
+		)}
 	</p>{/if}
 {#if data.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.hardiness}</Note>{/if}
 {#each k.hazards as h (h.what)}<Note tone="harm" class="mt-3">
@@ -82,55 +90,55 @@
 <Note class="mt-3">
 	<strong
 		>{k.protection.status === 'free'
-			? 'Not protected.'
+			? texts.notProtected
 			: k.protection.status === 'protected'
-				? 'Protected.'
-				: 'May be protected.'}</strong
+				? texts.protected
+				: texts.mayBeProtected}</strong
 	>
 	{k.protection.say}
 </Note>
 <p class="mt-3">
-	<strong>Winter:</strong>
+	<strong>{texts.winter}</strong>
 	{k.winter.say}
-	{#if k.winter.limit_c > -5}In growth it bears nights of {sayTemperature(k.winter.limit_c, units)}.{/if}
+	{#if k.winter.limit_c > -5}{texts.inGrowthItBears(sayTemperature(k.winter.limit_c, units))}{/if}
 </p>
 {#if k.winter.shelters.length > 1 || k.winter.shelters[0]?.in !== 'ground'}
 	<ul class="mt-1 list-disc pl-6">
 		{#each k.winter.shelters as s (s.in)}<li>
-				{capital(PLACE_WORDS[s.in])}: {sayShare(s.chance)} come through. {s.say}
+				{texts.comeThrough(capital(PLACE_WORDS[s.in]), sayShare(s.chance), s.say)}
 			</li>{/each}
 	</ul>
 {/if}
 
 <details class="mt-6 max-w-2xl border-t border-rule pt-2" open={data.sightings.length > 0}>
-	<summary class="min-h-11 cursor-pointer font-semibold">Seen something in the garden? Windows move with it.</summary>
+	<summary class="min-h-11 cursor-pointer font-semibold">{texts.seenSomethingInThe}</summary>
 	{#if data.sightings.length}
 		<ul class="mb-3 list-disc pl-5">
 			{#each data.sightings.slice(-5).reverse() as s, i (i)}<li>{sayDate(s.on)}: {SIGHTING_WORDS[s.event]}</li>{/each}
 		</ul>
 	{/if}
-	<EntryForm action="?/saw" submit="I saw it" today={data.garden.today} noted={false}>
-		<SelectField label="What" name="event" value={data.events[0]!.value} items={data.events} />
+	<EntryForm action="?/saw" submit={texts.iSawIt} today={data.garden.today} noted={false}>
+		<SelectField label={texts.what} name="event" value={data.events[0]!.value} items={data.events} />
 	</EntryForm>
 </details>
 
 {#each data.ways as w (w.id)}
-	<WaySection {w} {data} {base} />
+	<Island><WaySection {w} {data} {base} /></Island>
 {/each}
 
 <section class="mt-10 border-t border-ink pt-4">
-	<h2>Pass it on, or make another of it</h2>
+	<h2>{texts.passItOnOr}</h2>
 	<p class="mt-2 flex flex-wrap gap-3">
-		<Act href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>Save as a file (YAML)</Act>
-		{#if !data.mine}<Act href="{base}/handbook/own?like={k.id}">A kind of my own like this</Act>{/if}
+		<Act href="{base}/handbook/{k.id}/kind.yaml" data-sveltekit-reload>{texts.saveAsAFile}</Act>
+		{#if !data.mine}<Act href="{base}/handbook/own?like={k.id}">{texts.aKindOfMy}</Act>{/if}
 	</p>
 	{#if data.mine}
-		<Fold label="Take this kind away" class="mt-3 max-w-xl">
-			<EntryForm action="?/away" submit="Take {k.common} away" today={data.garden.today} dated={false} noted={false} quiet>
-				<Field label="Why (if you like)" name="why" />
+		<Fold label={texts.takeThisKindAway} class="mt-3 max-w-xl">
+			<EntryForm action="?/away" submit={texts.takeAway(k.common)} today={data.garden.today} dated={false} noted={false} quiet>
+				<Field label={texts.whyIfYouLike} name="why" />
 			</EntryForm>
 		</Fold>
 	{/if}
 </section>
 
-<OwnFigures {data} />
+<Island><OwnFigures {data} /></Island>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Figures of the handbook replaced by the garden’s own. */
+	import { texts } from '$lib/messages/handbook.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -18,17 +19,17 @@
 </script>
 
 <section class="mt-10 border-t border-ink pt-4">
-	<h2>Your own figures</h2>
-	<p class="text-faded">Every figure can be replaced for this garden. Plans and odds then use yours.</p>
+	<h2>{texts.yourOwnFigures}</h2>
+	<p class="text-faded">{texts.everyFigureCanBe}</p>
 	{#if own.length}
 		<ul class="ruled mt-3 max-w-2xl">
 			{#each own as f (f.path)}
 				<li class="flex flex-wrap items-center justify-between gap-3 py-2">
 					<span
 						>{wayName(f.way)}{f.label}: <strong>{shown(f.own!, f.unit)} {unitOf(f.unit)}</strong>
-						<span class="note">(handbook: {shown(f.value, f.unit)})</span></span
+						<span class="note">{texts.handbook3(shown(f.value, f.unit))}</span></span
 					>
-					<EntryForm action="?/clear" submit="Handbook’s again" today={data.garden.today} dated={false} noted={false} quiet
+					<EntryForm action="?/clear" submit={texts.handbooksAgain} today={data.garden.today} dated={false} noted={false} quiet
 						><input type="hidden" name="path" value={f.path} /></EntryForm
 					>
 				</li>
@@ -36,21 +37,21 @@
 		</ul>
 	{/if}
 	<div class="mt-4 max-w-xl">
-		<EntryForm action="?/set" submit="Use mine" today={data.garden.today} dated={false} quiet>
+		<EntryForm action="?/set" submit={texts.useMine} today={data.garden.today} dated={false} quiet>
 			<SelectField
-				label="Figure"
+				label={texts.figure}
 				name="path"
 				bind:value={path}
 				items={data.figures.map((f) => ({ value: f.path, name: `${wayName(f.way)}${f.label}` }))}
 			/>
 			<input type="hidden" name="unit" value={figure.unit} />
 			{#key path}<Field
-					label="Your value"
+					label={texts.yourValue}
 					name="value"
 					value={String(shown(figure.own ?? figure.value, figure.unit))}
 					unit={unitOf(figure.unit)}
 					numeric
-					hint="Handbook: {String(shown(figure.value, figure.unit)).replace('-', '−')}, {data.sources[figure.src]}."
+					hint={texts.handbook4(String(shown(figure.value, figure.unit)).replace('-', '−'), data.sources[figure.src] ?? '')}
 				/>{/key}
 		</EntryForm>
 	</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A way of multiplying the kind: its window here, how it is done, and how its pieces fare. */
+	import { texts } from '$lib/messages/handbook.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -27,30 +28,30 @@
 	<div class="grid gap-x-8 gap-y-2 md:grid-cols-[16rem_1fr]">
 		<div>
 			<h2>{w.name}</h2>
-			<Act href="{base}/guide/{k.id}/{w.id}">How to cut, step by step</Act>
+			<Act href="{base}/guide/{k.id}/{w.id}">{texts.howToCutStep}</Act>
 			<p class="note">{w.window.say}</p>
 			{#if w.window.next}
 				{@const n = w.window.next}
 				<p class="mt-1">
-					{#if w.window.allYear}Open <strong>all year</strong>{:else if n.open}Open, until about <strong
-							>{sayDate(n.closes.usual)}</strong
-						>
-						<span class="note">({sayDate(n.closes.early, false)} to {sayDate(n.closes.late, false)})</span>{:else}Opens about
+					{#if w.window.allYear}{texts.open2} <strong>{texts.allYear}</strong>{:else if n.open}{texts.openUntilAbout}
+						<strong>{sayDate(n.closes.usual)}</strong>
+						<span class="note">{texts.to(sayDate(n.closes.early, false), sayDate(n.closes.late, false))}</span
+						>{:else}{texts.opensAbout}
 						<strong>{sayDate(n.opens.usual)}</strong>
-						<span class="note">({sayDate(n.opens.early, false)} to {sayDate(n.opens.late, false)})</span>, shuts about {sayDate(
-							n.closes.usual
+						<span class="note">{texts.to(sayDate(n.opens.early, false), sayDate(n.opens.late, false))}</span>{texts.shutsAbout(
+							sayDate(n.closes.usual)
 						)}{/if}.
 				</p>
 				<p class="note">
-					{data.isToday ? 'Today' : 'That day'} suits {Math.round(w.window.now * 10)} years in 10{n.share < 0.95
-						? `; only ${Math.round(n.share * 10)} years in 10 have it at all`
-						: ''}.
+					{texts.suitsYearsIn10(
+						data.isToday ? texts.today : texts.thatDay,
+						Math.round(w.window.now * 10),
+						n.share < 0.95 ? texts.onlyYearsIn10(Math.round(n.share * 10)) : ''
+					)}
 				</p>
 			{:else}
 				<p class="mt-1">
-					It does not open here in most years{w.window.seldom
-						? `; about ${Math.max(1, Math.round(w.window.seldom * 10))} years in 10 have it`
-						: ''}.
+					{texts.itDoesNotOpen(w.window.seldom ? texts.aboutYearsIn10(Math.max(1, Math.round(w.window.seldom * 10))) : '')}
 				</p>
 			{/if}
 		</div>
@@ -60,7 +61,7 @@
 				day={data.day}
 				values={w.window.values}
 				step={data.step}
-				label="Window of {w.name}"
+				label={texts.windowOf(w.name)}
 				height={36}
 			/>
 		</div>
@@ -73,28 +74,36 @@
 					: ''}.
 			</p>
 			<p class="mt-1">
-				Medium: {w.profile.medium}. Cover: {w.profile.cover}. Hormone: {w.profile.hormone}.
+				{texts.mediumCoverHormone(w.profile.medium, w.profile.cover, w.profile.hormone)}
 			</p>
 			<p class="mt-1">
-				A plant of {sayLength(w.profile.gives.at_cm, units)} gives about {plural(w.profile.gives.n, w.pieces)}{w.profile.gives
-					.uses_up
-					? ' and is used up'
-					: `, and grows them again in about ${sayWait(w.profile.gives.recover_days)}`}.
+				{texts.aPlantOfGives(
+					sayLength(w.profile.gives.at_cm, units),
+					plural(w.profile.gives.n, w.pieces),
+					w.profile.gives.uses_up ? texts.andIsUsedUp : texts.andGrowsThemAgain(sayWait(w.profile.gives.recover_days))
+				)}
 			</p>
 			{#each w.cautions as c (c)}<Note tone="harm" class="mt-2">{c}</Note>{/each}
 			<ol class="mt-2 list-decimal space-y-1 pl-5">
 				{#each w.how as step (step)}<li>{step}</li>{/each}
 			</ol>
-			<p class="mt-2"><strong>Signs:</strong> {w.signs} <strong>Then:</strong> {w.profile.then}</p>
+			<p class="mt-2"><strong>{texts.signs}</strong> {w.signs} <strong>{texts.then2}</strong> {w.profile.then}</p>
 			{#each w.schools as s (s.id)}
 				<Fold label={s.question} plain class="border-b border-rule">
-					<p class="pb-2">{s.one} {s.other} <em>Here: {s.ours}</em></p>
+					<p class="pb-2">{s.one} {s.other} <em>{texts.here(s.ours)}</em></p>
 				</Fold>
 			{/each}
 		</div>
 		<div>
 			<Rows
-				heads={['Until', 'Days', 'Of 100 pass', 'With yours', { name: 'In', wide: true }, { name: 'Source', wide: true }]}
+				heads={[
+					texts.until,
+					texts.days,
+					texts.of100Pass,
+					texts.withYours,
+					{ name: texts.inWord, wide: true },
+					{ name: texts.source, wide: true }
+				]}
 				rows={w.stages}
 				key={(s) => s.to}
 			>
@@ -107,7 +116,7 @@
 						>{s.days[2] > 0 ? `${s.days[1]} (${s.days[0]}–${s.days[2]})` : '–'}</TableBodyCell
 					>
 					<TableBodyCell>{Math.round(s.chance * 100)}</TableBodyCell>
-					<TableBodyCell>{s.counted ? `${Math.round(s.own * 100)} (${s.passed} of your ${s.counted})` : '–'}</TableBodyCell>
+					<TableBodyCell>{s.counted ? texts.ofYour(Math.round(s.own * 100), s.passed, s.counted) : '–'}</TableBodyCell>
 					<TableBodyCell class="hidden sm:table-cell">{s.container}</TableBodyCell>
 					<TableBodyCell class="note hidden sm:table-cell">{data.sources[s.src]}</TableBodyCell>
 				{/snippet}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/handbook.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Textarea from 'flowbite-svelte/Textarea.svelte';
@@ -25,7 +26,7 @@
 	const choices = $derived([
 		...data.habits
 			.filter((h) => fits(h.name))
-			.map((h) => ({ value: `habit/${h.id}`, name: `By its habit: ${h.name.toLowerCase()}` })),
+			.map((h) => ({ value: `habit/${h.id}`, name: texts.byItsHabit(h.name.toLowerCase()) })),
 		...data.kinds.filter((k) => fits(k.names)).map((k) => ({ value: k.id, name: `${k.common} (${k.botanical})` }))
 	]);
 	$effect(() => {
@@ -41,7 +42,7 @@
 		data.kinds.flatMap((k) =>
 			k.ways
 				.filter((w) => !from?.ways.some((own) => own.id === w.id))
-				.map((w) => ({ value: `${k.id}/${w.id}`, name: `${w.name}, as ${k.common.toLowerCase()}` }))
+				.map((w) => ({ value: `${k.id}/${w.id}`, name: texts.as(w.name, k.common.toLowerCase()) }))
 		)
 	);
 	const warmth = $derived(warmthMeasure(units));
@@ -53,22 +54,21 @@
 	async function readFile(e: Event & { currentTarget: HTMLInputElement }) {
 		const file = e.currentTarget.files?.[0];
 		if (!file) return;
-		yaml = file.size > MOST_FILE_BYTES ? `# ${file.name} is too long to be one kind.` : await file.text();
+		yaml = file.size > MOST_FILE_BYTES ? texts.tooLongForOne(file.name) : await file.text();
 	}
 </script>
 
-<svelte:head><title>{mine ? `Change ${mine.common}` : 'A kind of your own'} · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{mine ? texts.change(mine.common) : texts.aKindOfYour} · {data.garden.name}</title></svelte:head>
 <Trail to="{base}/handbook" name="Handbook" />
 <div class="max-w-2xl">
-	<h1>{mine ? `Change ${mine.common}` : 'A kind of your own'}</h1>
+	<h1>{mine ? texts.change(mine.common) : texts.aKindOfYour}</h1>
 	<p class="mt-1 text-faded">
-		Name it and say what it behaves like. Windows, odds, pots and winters begin as that kind’s; your own counts teach them from
-		then on.
+		{texts.nameItAndSay}
 	</p>
 	<div class="mt-6">
 		<EntryForm
 			action="?/set"
-			submit={mine ? 'Keep the change' : 'Add this kind'}
+			submit={mine ? texts.keepTheChange : texts.addThisKind}
 			today={data.garden.today}
 			dated={false}
 			noted={false}
@@ -76,84 +76,84 @@
 		>
 			<input type="hidden" name="subject" value={mine?.subject ?? ''} />
 			<div class="grid gap-4 sm:grid-cols-2">
-				<Field label="Name" name="common" value={mine?.common ?? ''} maxlength={60} hint="As you call it: Hibiscus." />
-				<Field label="Variety" name="cultivar" value={mine?.cultivar ?? ''} maxlength={60} hint="If it has one: Woodbridge." />
+				<Field label={texts.name} name="common" value={mine?.common ?? ''} maxlength={60} hint={texts.asYouCallIt} />
+				<Field label={texts.variety} name="cultivar" value={mine?.cultivar ?? ''} maxlength={60} hint={texts.ifItHasOne} />
 				<Field
-					label="Species"
+					label={texts.species}
 					name="species"
 					value={mine?.species ?? ''}
 					maxlength={80}
-					hint="Hibiscus syriacus; or what stands on its label."
+					hint={texts.hibiscusSyriacusOrWhat}
 				/>
-				<Field
-					label="Sold as"
-					name="trade"
-					value={mine?.trade ?? ''}
-					maxlength={60}
-					hint="A trade name, where that is not the variety’s."
-				/>
+				<Field label={texts.soldAs2} name="trade" value={mine?.trade ?? ''} maxlength={60} hint={texts.aTradeNameWhere} />
 			</div>
 			<div class="grid gap-4 sm:grid-cols-2">
-				<Field label="Find a kind by any name" name="find" type="search" bind:value={find} />
+				<Field label={texts.findAKindBy} name="find" type="search" bind:value={find} />
 				<SelectField
-					label="It behaves like"
+					label={texts.itBehavesLike}
 					name="like"
 					bind:value={like}
-					placeholder={mine ? 'as it is now' : 'Choose a kind or a habit'}
+					placeholder={mine ? texts.asItIsNow : texts.chooseAKindOr}
 					items={choices}
 				/>
 			</div>
 			{#if from}
 				<fieldset>
-					<legend class="font-semibold">Ways that it is multiplied</legend>
+					<legend class="font-semibold">{texts.waysThatItIs}</legend>
 					{#each from.ways as w (from.id + w.id)}
 						<Checkbox name="way" value={w.id} checked bind:group={kept}>{w.name}</Checkbox>
 					{/each}
 				</fieldset>
-				<SelectField label="And one more way" name="added" bind:value={other} placeholder="no other" items={added} />
+				<SelectField label={texts.andOneMoreWay} name="added" bind:value={other} placeholder={texts.noOther} items={added} />
 				<div class="grid gap-4 sm:grid-cols-3">
-					<Field label="Bears cold down to" name="hardiness" unit={warmth.unit} numeric hint={asThere(from.hardinessC, warmth)} />
-					<Field label="Nights it bears in growth" name="limit" unit={warmth.unit} numeric hint={asThere(from.limitC, warmth)} />
 					<Field
-						label="Price of one, bought"
+						label={texts.bearsColdDownTo}
+						name="hardiness"
+						unit={warmth.unit}
+						numeric
+						hint={asThere(from.hardinessC, warmth)}
+					/>
+					<Field label={texts.nightsItBearsIn} name="limit" unit={warmth.unit} numeric hint={asThere(from.limitC, warmth)} />
+					<Field
+						label={texts.priceOfOneBought}
 						name="price"
 						unit={data.garden.currency}
 						numeric
 						hint="{from.common}: {from.price} {data.garden.currency}"
 					/>
-					<Field label="Grows tall" name="height" unit={short.unit} numeric hint={asThere(from.heightCm, short)} />
-					<Field label="Grows wide" name="spread" unit={short.unit} numeric hint={asThere(from.spreadCm, short)} />
-					<Field label="Spacing" name="spacing" unit={short.unit} numeric hint={asThere(from.spacingCm, short)} />
+					<Field label={texts.growsTall} name="height" unit={short.unit} numeric hint={asThere(from.heightCm, short)} />
+					<Field label={texts.growsWide} name="spread" unit={short.unit} numeric hint={asThere(from.spreadCm, short)} />
+					<Field label={texts.spacing} name="spacing" unit={short.unit} numeric hint={asThere(from.spacingCm, short)} />
 				</div>
-				<p class="note">What you leave blank stays as there. Every other figure can be changed on its page.</p>
+				<p class="note">{texts.whatYouLeaveBlank}</p>
 			{/if}
 			<div class="grid gap-4 sm:grid-cols-2">
 				<SelectField
-					label="Is it protected?"
+					label={texts.isItProtected}
 					name="protection"
 					bind:value={protection}
 					items={[
-						{ value: 'unknown', name: 'I don’t know: ask me to look at the label' },
-						{ value: 'free', name: 'No' },
-						{ value: 'protected', name: 'Yes: a patent or breeder’s right' }
+						{ value: 'unknown', name: texts.iDontKnowAsk },
+						{ value: 'free', name: texts.no },
+						{ value: 'protected', name: texts.yesAPatentOr }
 					]}
 				/>
 				{#if protection === 'protected'}
-					<Field label="Until the year" name="until" numeric value={mine?.until ?? ''} hint="If you know." />
+					<Field label={texts.untilTheYear} name="until" numeric value={mine?.until ?? ''} hint={texts.ifYouKnow} />
 				{/if}
 			</div>
 		</EntryForm>
 	</div>
 	{#if !mine}
 		<section class="mt-10 border-t border-ink pt-4">
-			<h2>From a file</h2>
+			<h2>{texts.fromAFile}</h2>
 			<p class="mt-1 text-faded">
-				A kind that someone passed on, or that you wrote as the handbook’s are written. Any kind’s page gives such a file.
+				{texts.aKindThatSomeone}
 			</p>
 			<div class="mt-3">
-				<EntryForm action="?/file" submit="Take it in" today={data.garden.today} dated={false} noted={false} quiet>
+				<EntryForm action="?/file" submit={texts.takeItIn} today={data.garden.today} dated={false} noted={false} quiet>
 					<label class="block">
-						<span class="mb-1 block font-semibold">The file (YAML)</span>
+						<span class="mb-1 block font-semibold">{texts.theFileYaml}</span>
 						<input
 							type="file"
 							accept=".yaml,.yml,text/yaml,application/yaml"
@@ -162,7 +162,7 @@
 						/>
 					</label>
 					<label class="block">
-						<span class="mb-1 block font-semibold">What is in it</span>
+						<span class="mb-1 block font-semibold">{texts.whatIsInIt}</span>
 						<Textarea name="yaml" rows={8} maxlength={200_000} class="w-full font-mono" bind:value={yaml} />
 					</label>
 				</EntryForm>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/round.js';
 	import Act from '$lib/ui/Act.svelte';
 	/** The order one walks: dragged, or moved by its two buttons. */
 	import { dndzone } from 'svelte-dnd-action';
@@ -17,15 +18,15 @@
 		const [item] = next.splice(i, 1);
 		next.splice(i + by, 0, item!);
 		items = next;
-		said = `${item!.name}: place ${i + by + 1} of ${next.length}`;
+		said = texts.placeOf(item!.name, i + by + 1, next.length);
 	}
 </script>
 
-<svelte:head><title>Order of the walk · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.orderOfTheWalk2(data.garden.name)}</title></svelte:head>
 
-<h1>The order you walk</h1>
+<h1>{texts.theOrderYouWalk}</h1>
 <p class="mt-1 max-w-xl text-faded">
-	The round goes from place to place in this order. Drag a place, or move it with its arrows.
+	{texts.theRoundGoesFrom}
 </p>
 
 <ul
@@ -33,17 +34,17 @@
 	use:dndzone={{ items, flipDurationMs: 150, dropTargetStyle: {} }}
 	onconsider={(e) => (items = e.detail.items)}
 	onfinalize={(e) => (items = e.detail.items)}
-	aria-label="Places in the order of the walk"
+	aria-label={texts.placesInTheOrder}
 >
 	{#each items as item, i (item.id)}
 		<li class="flex min-h-14 items-center gap-3 border-b border-rule bg-glass pr-1">
 			<GripVertical size={20} aria-hidden="true" class="shrink-0 text-faded" />
 			<span class="w-6 text-faded">{i + 1}</span>
 			<span class="flex-1 text-lg">{item.name}</span>
-			<Act class="px-3" aria-label="Earlier: {item.name}" disabled={i === 0} onclick={() => move(i, -1)}
+			<Act class="px-3" aria-label={texts.earlier(item.name)} disabled={i === 0} onclick={() => move(i, -1)}
 				><ArrowUp size={20} aria-hidden="true" /></Act
 			>
-			<Act class="px-3" aria-label="Later: {item.name}" disabled={i === items.length - 1} onclick={() => move(i, 1)}
+			<Act class="px-3" aria-label={texts.later(item.name)} disabled={i === items.length - 1} onclick={() => move(i, 1)}
 				><ArrowDown size={20} aria-hidden="true" /></Act
 			>
 		</li>
@@ -52,9 +53,9 @@
 <p class="sr-only" aria-live="polite">{said}</p>
 <div class="mt-6 flex flex-wrap items-start gap-4">
 	{#if changed}
-		<EntryForm action="" submit="Keep this order" today={data.garden.today} dated={false} noted={false}>
+		<EntryForm action="" submit={texts.keepThisOrder} today={data.garden.today} dated={false} noted={false}>
 			<input type="hidden" name="order" value={items.map((p) => p.id).join(',')} />
 		</EntryForm>
 	{/if}
-	<Act href="/g/{data.garden.slug}/round">Back to the round</Act>
+	<Act href="/g/{data.garden.slug}/round">{texts.backToTheRound}</Act>
 </div>

@@ -4,6 +4,7 @@
 	 * winter? Computes: every route with its odds, minutes, room and money, and the odds of any of them together. Biggest:
 	 * the odds of what is chosen. At 390 px: a route a line, tapped to put it with others.
 	 */
+	import { texts } from '$lib/messages/shelter.js';
 	import { SvelteSet } from 'svelte/reactivity';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -42,34 +43,37 @@
 		return `${r.name}${r.place ? `, ${r.place}` : ''}`;
 	};
 	const WORTH_ITEMS = [
-		{ value: '', name: 'as its price has it' },
-		{ value: 'gone', name: 'it cannot be had again' },
-		{ value: 'dear', name: 'it is dear' },
-		{ value: 'easy', name: 'any market has it' }
+		{ value: '', name: texts.asItsPriceHas },
+		{ value: 'gone', name: texts.itCannotBeHad },
+		{ value: 'dear', name: texts.itIsDear },
+		{ value: 'easy', name: texts.anyMarketHasIt }
 	];
 	const areaSaid = (cm2: number) => (cm2 >= 50 ? sayArea(cm2 / M2, units) : '');
 </script>
 
-<svelte:head><title>{p.name} in winter · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.inWinter(p.name, data.garden.name)}</title></svelte:head>
 <Trail to="{base}/shelter" name="Shelter" />
-<h1 class="mt-1">{p.name}: {sayOdds(p.stays)} alive in spring, as {p.count > 1 ? 'they stand' : 'it stands'}</h1>
+<h1 class="mt-1">{texts.aliveInSpringAs(p.name, sayOdds(p.stays), p.count > 1 ? texts.theyStand : texts.itStands)}</h1>
 <p class="mt-1 max-w-prose text-lg text-faded">
-	{#if p.count > 1}That is for one of them at least.{/if} In growth {p.count > 1 ? 'they want' : 'it wants'} no night below {sayTemperature(
-		p.limitC,
-		units
-	)}; hardened {p.count > 1 ? 'they bear' : 'it bears'} about {sayTemperature(p.bearsC, units)}.
-	{#if p.inBy}In by {sayDate(p.inBy)}.{/if}
-	{#if p.dividesInto > 1}Come late winter it can be divided into about {p.dividesInto}.{/if}
+	{#if p.count > 1}{texts.thatIsForOne}{/if}
+	{texts.inGrowthNoNight(
+		p.count > 1 ? texts.theyWant : texts.itWants,
+		sayTemperature(p.limitC, units),
+		p.count > 1 ? texts.theyBear2 : texts.itBears2,
+		sayTemperature(p.bearsC, units)
+	)}
+	{#if p.inBy}{texts.inBy(sayDate(p.inBy))}{/if}
+	{#if p.dividesInto > 1}{texts.comeLateWinterIt(p.dividesInto)}{/if}
 </p>
 
 <section class="mt-8" aria-labelledby="ways">
-	<h2 id="ways" class="border-b border-ink pb-1">Ways through the winter</h2>
-	<p class="note mt-1">Choose one or several: their odds together stand below.</p>
+	<h2 id="ways" class="border-b border-ink pb-1">{texts.waysThroughTheWinter}</h2>
+	<p class="note mt-1">{texts.chooseOneOrSeveral}</p>
 	<ul class="ruled">
 		{#each p.routes as r (r.id)}
 			<li class="grid grid-cols-[auto_1fr_auto] items-baseline gap-x-3 py-2">
 				<label class="flex min-h-11 min-w-11 items-center self-center">
-					<Checkbox checked={chosen.has(r.id)} onchange={() => toggle(r.id)} aria-label="Choose: {name(r.id)}" />
+					<Checkbox checked={chosen.has(r.id)} onchange={() => toggle(r.id)} aria-label={texts.choose(name(r.id))} />
 				</label>
 				<span class="min-w-0 font-semibold wrap-anywhere"
 					>{r.name}{#if r.place}<span class="font-normal">, {r.place}</span>{/if}</span
@@ -80,11 +84,11 @@
 				<p class="note col-start-2 col-end-4">
 					{r.say}
 					{[
-						r.here ? 'It stands there.' : r.planned ? 'The plan has it there.' : '',
-						r.minutesAWeek >= 0.5 ? `About ${sayMinutes(r.minutesAWeek)} a week.` : '',
-						r.minutes >= 10 ? `${capital(sayMinutes(r.minutes))} to begin with.` : '',
-						areaSaid(r.areaCm2) ? `Takes ${areaSaid(r.areaCm2)}${r.fits === false ? ', more than is left there' : ''}.` : '',
-						r.until ? `To be cut by ${sayDate(r.until)}.` : ''
+						r.here ? texts.itStandsThere : r.planned ? texts.thePlanHasIt : '',
+						r.minutesAWeek >= 0.5 ? texts.aboutAWeek(sayMinutes(r.minutesAWeek)) : '',
+						r.minutes >= 10 ? texts.toBeginWith(capital(sayMinutes(r.minutes))) : '',
+						areaSaid(r.areaCm2) ? texts.takes(areaSaid(r.areaCm2), r.fits === false ? texts.moreThanIsLeft : '') : '',
+						r.until ? texts.toBeCutBy(sayDate(r.until)) : ''
 					]
 						.filter(Boolean)
 						.join(' ')}
@@ -94,23 +98,27 @@
 	</ul>
 	<div class="sticky bottom-16 z-10 mt-2 border-t-2 border-ink bg-glass py-3 md:bottom-0" aria-live="polite">
 		{#if routes.length === 0}
-			<p class="text-faded">Nothing chosen yet.</p>
+			<p class="text-faded">{texts.nothingChosenYet}</p>
 		{:else}
 			<p class="text-lg">
-				<strong class="text-2xl">{bought ? 'Certain, as long as it is sold' : capital(sayOdds(odds))}</strong>
-				by {routes.length === 1 ? 'this way' : `these ${routes.length} ways together`}{week >= 0.5
-					? `, about ${sayMinutes(week)} a week`
-					: ''}.
+				<strong class="text-2xl">{bought ? texts.certainAsLongAs : capital(sayOdds(odds))}</strong>
+				{texts.by2(
+					routes.length === 1 ? texts.thisWay : texts.theseWaysTogether(routes.length),
+					week >= 0.5 ? texts.aboutAWeek2(sayMinutes(week)) : ''
+				)}
 			</p>
 		{/if}
 	</div>
 	{#if p.pairs.length}
-		<h3 class="mt-6">The surest two together</h3>
+		<h3 class="mt-6">{texts.theSurestTwoTogether}</h3>
 		<ul class="ruled">
 			{#each p.pairs as pair (pair.ids.join())}
 				<li class="flex items-baseline justify-between gap-4 py-2">
 					<span class="min-w-0 wrap-anywhere"
-						>{name(pair.ids[0])} and {name(pair.ids[1]).replace(/^./, (c) => c.toLowerCase())}</span
+						>{texts.and(
+							name(pair.ids[0]),
+							name(pair.ids[1]).replace(/^./, (c) => c.toLowerCase())
+						)}</span
 					>
 					<span class="text-right whitespace-nowrap">{sayOdds(pair.chance)}</span>
 				</li>
@@ -121,17 +129,17 @@
 
 <div class="mt-8 grid gap-10 md:grid-cols-2">
 	<section aria-labelledby="do">
-		<h2 id="do" class="border-b border-ink pb-1">Do it</h2>
+		<h2 id="do" class="border-b border-ink pb-1">{texts.doIt}</h2>
 		<div class="mt-3 flex flex-wrap gap-3">
 			{#if p.what === 'stock'}
-				<Act href="{base}/bench/new?stock={p.id}">Strike cuttings of it</Act>
-				<Act href="{base}/stock/{p.id}">Its own page</Act>
-			{:else}<Act href="{base}/bench/{p.id}">The batch</Act>{/if}
+				<Act href="{base}/bench/new?stock={p.id}">{texts.strikeCuttingsOfIt}</Act>
+				<Act href="{base}/stock/{p.id}">{texts.itsOwnPage}</Act>
+			{:else}<Act href="{base}/bench/{p.id}">{texts.theBatch}</Act>{/if}
 		</div>
-		<Fold label="It was moved" class="mt-2">
-			<EntryForm action="?/carry" submit="Log the move" today={data.garden.today} noted={false} quiet>
+		<Fold label={texts.itWasMoved} class="mt-2">
+			<EntryForm action="?/carry" submit={texts.logTheMove} today={data.garden.today} noted={false} quiet>
 				<SelectField
-					label="Where it stands now"
+					label={texts.whereItStandsNow}
 					name="carry"
 					value="{p.id} {p.routes.find((r) => r.planned)?.placeId ?? p.places[0]?.id}"
 					items={p.places.map((x) => ({ value: `${p.id} ${x.id}`, name: x.name }))}
@@ -140,39 +148,37 @@
 		</Fold>
 	</section>
 	<section aria-labelledby="say">
-		<h2 id="say" class="border-b border-ink pb-1">What the plan must know</h2>
+		<h2 id="say" class="border-b border-ink pb-1">{texts.whatThePlanMust}</h2>
 		<EntryForm
 			action="?/lodge"
-			submit="Keep this"
+			submit={texts.keepThis}
 			today={data.garden.today}
 			dated={false}
 			noted={false}
 			seen={p.said.version === null ? null : { id: p.id, version: p.said.version }}
 		>
 			<SelectField
-				label="What it would be to lose it"
+				label={texts.whatItWouldBe}
 				name="worth"
 				value={p.said.worth ?? ''}
 				items={WORTH_ITEMS}
-				hint="What cannot be had again comes first, and two of it go to two places."
+				hint={texts.whatCannotBeHad}
 			/>
 			<SelectField
-				label="Stays at"
+				label={texts.staysAt}
 				name="pinned"
 				value={p.said.pinned ?? ''}
-				items={[{ value: '', name: 'wherever it is best off' }, ...p.places.map((x) => ({ value: x.id, name: x.name }))]}
+				items={[{ value: '', name: texts.whereverItIsBest }, ...p.places.map((x) => ({ value: x.id, name: x.name }))]}
 			/>
 			<fieldset>
-				<legend class="font-semibold">Never to</legend>
+				<legend class="font-semibold">{texts.neverTo}</legend>
 				<div class="flex flex-wrap gap-x-6">
 					{#each p.places as x (x.id)}
 						<Checkbox name="never" value={x.id} bind:group={never}><span class="py-2.5">{x.name}</span></Checkbox>
 					{/each}
 				</div>
 			</fieldset>
-			<Checkbox name="apart" checked={p.said.apart}
-				><span class="py-2.5">It has mites or another pest: it stands alone for two weeks</span></Checkbox
-			>
+			<Checkbox name="apart" checked={p.said.apart}><span class="py-2.5">{texts.itHasMitesOr}</span></Checkbox>
 		</EntryForm>
 	</section>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Questions to ask a plant that looks dead, and what its answers say; nothing is logged. */
+	import { texts } from '$lib/messages/stock.js';
 	import Chip from '$lib/ui/Chip.svelte';
 	import { sayOdds } from '$lib/core/odds/words.js';
 	import { GIVE_UP, livesGiven, SIGNS_OF_LIFE, warmDaysToWait } from '$lib/core/shelter/index.js';
@@ -19,11 +20,11 @@
 </script>
 
 <p aria-live="polite">
-	That it lives: <strong class="text-xl">{sayOdds(chance)}</strong>.
-	{#if chance < GIVE_UP}Give it up: its pot and place are worth more than the wait.
-	{:else if weeks === null}Wait, however long it takes.
-	{:else if weeks <= 1}If no shoot shows within a week of warm days, give it up.
-	{:else}Wait: if no shoot shows within {weeks} weeks of warm days, give it up.{/if}
+	{texts.thatItLives} <strong class="text-xl">{sayOdds(chance)}</strong>.
+	{#if chance < GIVE_UP}{texts.giveItUpIts}
+	{:else if weeks === null}{texts.waitHoweverLongIt}
+	{:else if weeks <= 1}{texts.ifNoShootShows}
+	{:else}{texts.waitIfNoShoot(weeks)}{/if}
 </p>
 {#each signs as [sign, { asks }] (sign)}
 	<fieldset class="mt-3">
@@ -35,7 +36,7 @@
 					name={sign}
 					value={word}
 					checked={seen[sign] === value}
-					onchange={() => (seen = { ...seen, [sign]: value })}>{word === 'yes' ? 'Yes' : 'No'}</Chip
+					onchange={() => (seen = { ...seen, [sign]: value })}>{word === 'yes' ? texts.yes : texts.no}</Chip
 				>
 			{/each}
 		</div>

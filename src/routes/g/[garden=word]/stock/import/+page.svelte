@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -66,7 +67,7 @@
 		table = [];
 		if (!file) return;
 		if (file.size > 2_000_000) {
-			trouble = 'That file is larger than 2 MB: keep only the list of plants in it.';
+			trouble = texts.thatFileIsLarger;
 			return;
 		}
 		let found: string[][];
@@ -75,12 +76,12 @@
 				? await sheetOf(file)
 				: Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }).data;
 		} catch {
-			trouble = 'That file cannot be read: save the list as CSV or XLSX.';
+			trouble = texts.thatFileCannotBe;
 			return;
 		}
 		found = found.filter((r) => r.some((c) => c.trim() !== ''));
-		if (found.length < 2) trouble = 'There is no list in that file: the first row names the columns, then a row for each plant.';
-		else if (found.length > MOST_ROWS + 1) trouble = `A list has at most ${MOST_ROWS} plants; this one has ${found.length - 1}.`;
+		if (found.length < 2) trouble = texts.thereIsNoList;
+		else if (found.length > MOST_ROWS + 1) trouble = texts.aListHasAt(MOST_ROWS, found.length - 1);
 		else {
 			table = found.map((r) => r.slice(0, MOST_COLUMNS));
 			at = guessColumns(table[0]!);
@@ -118,16 +119,16 @@
 		const told = (await answer?.json().catch(() => null)) as { entryId?: string; error?: { sentence: string } } | null;
 		if (answer?.ok && told?.entryId) {
 			await goto(`${base}/stock`);
-			tell({ entryId: told.entryId, sentence: `${plural(coming.length, ['plant', 'plants'])} taken in.` });
-		} else trouble = told?.error?.sentence ?? 'The app does not answer. Nothing was taken in: try again in a moment.';
+			tell({ entryId: told.entryId, sentence: texts.takenIn(plural(coming.length, texts.plants)) });
+		} else trouble = told?.error?.sentence ?? texts.theAppDoesNot;
 	}
 </script>
 
-<svelte:head><title>A list of plants · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.aListOfPlants(data.garden.name)}</title></svelte:head>
 <Trail to="{base}/stock" name="Stock" />
-<h1>{table.length ? `${plural(coming.length, ['plant', 'plants'])} will come in` : 'Bring in a list of your plants'}</h1>
-<p class="mt-2 max-w-prose">A table saved as CSV or XLSX: its first row names the columns, then comes a row for each plant.</p>
-<label class="mt-4 block font-semibold" for="list">The file</label>
+<h1>{table.length ? texts.willComeIn(plural(coming.length, texts.plants)) : texts.bringInAListOf}</h1>
+<p class="mt-2 max-w-prose">{texts.aTableSavedAs}</p>
+<label class="mt-4 block font-semibold" for="list">{texts.theFile}</label>
 <input
 	id="list"
 	type="file"
@@ -137,7 +138,7 @@
 />
 {#if trouble}<Note tone="harm" said class="mt-3 bg-pane py-2">{trouble}</Note>{/if}
 {#if table.length}
-	<h2 class="mt-6">Which column is what?</h2>
+	<h2 class="mt-6">{texts.whichColumnIsWhat}</h2>
 	<div class="mt-2 grid gap-4 sm:grid-cols-3">
 		{#each COLUMNS as c (c)}
 			<label class="block"
@@ -147,24 +148,24 @@
 					value={at[c] === null ? '' : String(at[c])}
 					onchange={(e) => (at = { ...at, [c]: e.currentTarget.value === '' ? null : Number(e.currentTarget.value) })}
 				>
-					<option value="">{c === 'plant' ? 'Choose a column' : 'Not in the list'}</option>
-					{#each heads as head, i (i)}<option value={String(i)}>{head || `Column ${i + 1}`}</option>{/each}
+					<option value="">{c === 'plant' ? texts.chooseAColumn : texts.notInTheList}</option>
+					{#each heads as head, i (i)}<option value={String(i)}>{head || texts.column(i + 1)}</option>{/each}
 				</select></label
 			>
 		{/each}
 	</div>
 	{#if unknown.length}
-		<h2 class="mt-8">{plural(unknown.length, ['name is', 'names are'])} not in the handbook, or could mean several kinds</h2>
+		<h2 class="mt-8">{texts.notInTheHandbook(plural(unknown.length, texts.namesAre))}</h2>
 		<ul class="ruled mt-2">
 			{#each unknown as name (name)}
 				<li class="grid items-center gap-3 py-3 sm:grid-cols-2">
 					<span class="font-semibold break-words">{name}</span>
 					<select
-						aria-label="Kind of {name}"
+						aria-label={texts.kindOf(name)}
 						class="min-h-11 w-full border-edge bg-field"
 						onchange={(e) => (chosen = { ...chosen, [name]: e.currentTarget.value })}
 					>
-						<option value="" selected>Leave it out</option>
+						<option value="" selected>{texts.leaveItOut}</option>
 						{#each data.kinds as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
 					</select>
 				</li>
@@ -173,29 +174,28 @@
 	{/if}
 	{#if unplaced.length}
 		<p class="mt-4 max-w-prose">
-			{unplaced.slice(0, 5).join(', ')}{unplaced.length > 5 ? ' and more' : ''}: no place of this garden by that name. Plants
-			there come in without a place.
+			{texts.noPlaceOfThis(unplaced.slice(0, 5).join(', '), unplaced.length > 5 ? texts.andMore : '')}
 		</p>
 	{/if}
 	<p class="mt-6">
 		<Act main disabled={sending || coming.length === 0} onclick={take}
-			>{sending ? 'Saving …' : `Bring in ${plural(coming.length, ['plant', 'plants'])}`}</Act
+			>{sending ? texts.saving : texts.bringIn(plural(coming.length, texts.plants))}</Act
 		>
 	</p>
-	<h2 class="mt-8">As they will come in</h2>
+	<h2 class="mt-8">{texts.asTheyWillCome}</h2>
 	<ul class="ruled mt-2">
 		{#each coming.slice(0, 12) as r (r.row)}
 			<li class="py-2">
 				<span class="font-semibold">{data.kinds.find((k) => k.id === r.kind)?.name}{r.label ? `, ${r.label}` : ''}</span>
 				<span class="note"
-					>{Number.isNaN(r.count) ? 'how many?' : r.count}
-					{r.size === null ? '' : ` · ${Number.isNaN(r.size) ? 'size?' : `${r.size} ${shortMeasure(data.garden.units).unit}`}`}
-					{r.age === null ? '' : ` · ${Number.isNaN(r.age) ? 'age?' : plural(r.age, ['year', 'years'])}`} · {r.condition}{r.placeId
+					>{Number.isNaN(r.count) ? texts.howMany2 : r.count}
+					{r.size === null ? '' : ` · ${Number.isNaN(r.size) ? texts.size : `${r.size} ${shortMeasure(data.garden.units).unit}`}`}
+					{r.age === null ? '' : ` · ${Number.isNaN(r.age) ? texts.age2 : plural(r.age, texts.years3)}`} · {r.condition}{r.placeId
 						? ` · ${r.place}`
 						: ''}</span
 				>
 			</li>
 		{/each}
 	</ul>
-	{#if coming.length > 12}<p class="note mt-2">And {coming.length - 12} more.</p>{/if}
+	{#if coming.length > 12}<p class="note mt-2">{texts.andMore2(coming.length - 12)}</p>{/if}
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import StockFields from '$lib/ui/StockFields.svelte';
@@ -18,17 +19,17 @@
 	});
 </script>
 
-<svelte:head><title>A stock plant · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.aStockPlant(data.garden.name)}</title></svelte:head>
 <div class="max-w-xl">
-	<h1>A plant that can give material</h1>
-	<p class="mt-1 text-faded">Take only from healthy plants: look under the leaves and at the root ball first.</p>
+	<h1>{texts.aPlantThatCan}</h1>
+	<p class="mt-1 text-faded">{texts.takeOnlyFromHealthy}</p>
 	<div class="mt-6">
-		<EntryForm action="" submit="Add it" today={data.garden.today} dated={false}>
+		<EntryForm action="" submit={texts.addIt} today={data.garden.today} dated={false}>
 			<ChoiceField
-				label="Kind"
+				label={texts.kind}
 				name="kind_id"
 				bind:value={kindId}
-				placeholder="Type any name of it"
+				placeholder={texts.typeAnyNameOf}
 				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.species }))}
 			/>
 			{#key kindId}

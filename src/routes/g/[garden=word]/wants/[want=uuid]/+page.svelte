@@ -1,8 +1,10 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/wants.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
 	import Note from '$lib/ui/Note.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
@@ -40,9 +42,12 @@
 	<div>
 		<h1>{want.target} {want.kindName}{want.label ? `, ${want.label}` : ''}</h1>
 		<p class="text-faded">
-			{PURPOSE_WORDS[want.purpose]}{data.placeName ? ` · ${data.placeName}` : ''} · by {sayDate(want.due)} · as sure as {Math.round(
-				want.confidence * 100
-			)} times in 100
+			{texts.byAsSureAs(
+				PURPOSE_WORDS[want.purpose],
+				data.placeName ? ` · ${data.placeName}` : '',
+				sayDate(want.due),
+				Math.round(want.confidence * 100)
+			)}
 		</p>
 		{#if wishWords(want).length}
 			<p class="text-faded">{wishWords(want).join(' · ')}</p>
@@ -50,38 +55,39 @@
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
-				As things stand <strong
-					>{notQuite(want.odds, want.confidence)}{sayDoes(want.odds, 'you', 'get', `${want.target} or more`)}</strong
-				>; {sayCount(want.quantiles)}.
+				{texts.asThingsStand}
+				<strong>{notQuite(want.odds, want.confidence)}{sayDoes(want.odds, 'you', 'get', texts.orMore(want.target))}</strong>; {sayCount(
+					want.quantiles
+				)}.
 				{#each want.wouldDo as o (o.target + o.due)}{sayWouldDo(want, o, o.odds)}.
 				{/each}
-				{#if want.planned}Without what is only planned: {sayOdds(want.oddsGrowing)}.{/if}
+				{#if want.planned}{texts.withoutWhatIsOnly(sayOdds(want.oddsGrowing))}{/if}
 			</p>
 			{#if data.promised}
 				{@const then = data.promised}
 				<p class="note mt-1">
-					Planned {sayDate(then.on)}, when it was {sayOdds(then.odds)}.
+					{texts.plannedWhenItWas(sayDate(then.on), sayOdds(then.odds))}
 					{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length === 0}
-						Nothing was logged of it since: the days gone by, what your garden’s other batches taught, or its places have changed
-						it.
+						{texts.nothingWasLoggedOf}
 					{/if}
 				</p>
 				{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length}
-					<Fold label="What was logged since" class="mt-1">
+					<Fold label={texts.whatWasLoggedSince} class="mt-1">
 						<ul class="note list-disc pl-5">
 							{#each then.since as e (e.id)}<li>{sayDate(e.on)}: {e.line}</li>{/each}
-							{#if then.more}<li>{then.more} {then.more === 1 ? 'entry' : 'entries'} more</li>{/if}
+							{#if then.more}<li>{texts.more(then.more, then.more === 1 ? texts.entry : texts.entries)}</li>{/if}
 						</ul>
 					</Fold>
 				{/if}
 			{/if}
 			{#if want.ready}<p class="note mt-1">
-					In the ground about {sayDate(want.ready.usual)}{want.ready.quick === want.ready.slow
-						? ''
-						: ` (${sayRange(want.ready.quick, want.ready.slow)})`}.
+					{texts.inTheGroundAbout(
+						sayDate(want.ready.usual),
+						want.ready.quick === want.ready.slow ? '' : ` (${sayRange(want.ready.quick, want.ready.slow)})`
+					)}
 				</p>{/if}
 			{#if want.hinge}<p class="note">
-					It hangs most on {HINGE_WORDS[want.hinge.stage]} of
+					{texts.itHangsMostOn(HINGE_WORDS[want.hinge.stage])}
 					<a href="{base}/bench/{want.hinge.batchId}">{want.hinge.code}</a>.
 				</p>{/if}
 		{/if}
@@ -93,7 +99,7 @@
 
 {#if want.batches.length}
 	<section class="border-b border-rule py-5">
-		<h2>Its batches</h2>
+		<h2>{texts.itsBatches}</h2>
 		<ul class="ruled mt-2">
 			{#each want.batches as b (b.id)}
 				<li>
@@ -101,10 +107,10 @@
 						<span class="border border-ink px-1.5 font-mono">{b.code}</span>
 						<span
 							>{b.status === 'planned'
-								? `${b.planned} planned for ${sayDate(b.on)}`
-								: `${b.struck} struck ${sayDate(b.on)}, ${b.inHand} in hand`}</span
+								? texts.plannedFor(b.planned, sayDate(b.on))
+								: texts.struckInHand(b.struck, sayDate(b.on), b.inHand)}</span
 						>
-						{#if b.inTime < 0.95}<span class="text-madder">{sayShare(b.inTime)} in time</span>{/if}
+						{#if b.inTime < 0.95}<span class="text-madder">{texts.inTime(sayShare(b.inTime))}</span>{/if}
 					</a>
 				</li>
 			{/each}
@@ -115,17 +121,17 @@
 {#if p}
 	<section class="py-6">
 		<div class="flex flex-wrap items-end justify-between gap-4">
-			<h2>{p.why ? 'The plan' : p.beside ? 'To make up what is missing' : 'Ways to get there'}</h2>
+			<h2>{p.why ? texts.thePlan : p.beside ? texts.toMakeUpWhat : texts.waysToGetThere}</h2>
 			{#if p.choices.length > 1}
 				<div class="w-72">
 					<SelectField
-						label="From this stock"
+						label={texts.fromThisStock}
 						name="stock"
 						bind:value={stockId}
 						items={p.choices.map((c) => ({ value: c.id, name: c.label }))}
 					/>
 				</div>
-				<Act onclick={() => goto(`?stock=${stockId}`, { noScroll: true })}>Plan from it</Act>
+				<Act onclick={() => goto(`?stock=${stockId}`, { noScroll: true })}>{texts.planFromIt}</Act>
 			{/if}
 		</div>
 
@@ -135,11 +141,11 @@
 				<p class="text-lg">{p.why}</p>
 				{#if p.choices.length === 0}
 					<p class="mt-3">
-						<Act main href="{base}/stock/new?kind={data.kind.id}">Add stock of {data.kind.common}</Act>
+						<Act main href="{base}/stock/new?kind={data.kind.id}">{texts.addStockOf(data.kind.common)}</Act>
 					</p>
 				{:else if p.stockId && p.choices.find((c) => c.id === p.stockId)?.refused}
 					<p class="mt-3">
-						<Act href="{base}/stock/{p.stockId}">Record a licence or that the term has ended</Act>
+						<Act href="{base}/stock/{p.stockId}">{texts.recordALicenceOr}</Act>
 					</p>
 				{/if}
 			</Note>
@@ -150,17 +156,18 @@
 		{#if p.keep}
 			<p class="mt-3 max-w-prose">
 				{#if p.keep.shelter}
-					{p.keep.toMove ? 'Brought into' : 'In'} the {PLACE_WORDS[p.keep.shelter.in as keyof typeof PLACE_WORDS] ??
-						p.keep.shelter.in}, <strong>{sayDoes(p.keep.parentAlone, 'the parent', 'comes', 'through')}</strong>. {p.keep.shelter
-						.say}
+					{texts.the(
+						p.keep.toMove ? texts.broughtInto : texts.inWord,
+						PLACE_WORDS[p.keep.shelter.in as keyof typeof PLACE_WORDS] ?? p.keep.shelter.in
+					)} <strong>{sayDoes(p.keep.parentAlone, texts.theParent, 'comes', 'through')}</strong>. {p.keep.shelter.say}
 				{:else}
-					None of your places shelters the parent, so all rests on cuttings. {data.kind.winterSays}
+					{texts.noneOfYourPlaces(data.kind.winterSays)}
 				{/if}
 			</p>
 		{/if}
 
 		{#if p.plan?.lastSafe}
-			<p class="mt-3 text-lg">The last safe day to strike is <strong>{sayDate(p.plan.lastSafe)}</strong>.</p>
+			<p class="mt-3 text-lg">{texts.theLastSafeDayTo} <strong>{sayDate(p.plan.lastSafe)}</strong>.</p>
 		{/if}
 		{#if tooLate && p.plan}
 			<Instead
@@ -176,31 +183,33 @@
 
 		{#each p.plan?.byHour ?? [] as other (other.worth)}
 			<p class="mt-3 max-w-prose">
-				They stand in the order of what they cost you, with an hour of your time at {sayMoney(p.plan!.hourWorth, currency)}. At {sayMoney(
-					other.worth,
-					currency
-				)} an hour,
-				{lower(p.plan!.ways.find((w) => w.wayId === other.wayId)?.name ?? '')} would come first.
+				{texts.theyStandInThe(
+					sayMoney(p.plan!.hourWorth, currency),
+					sayMoney(other.worth, currency),
+					lower(p.plan!.ways.find((w) => w.wayId === other.wayId)?.name ?? '')
+				)}
 			</p>
 		{/each}
 		{#if p.plan}
 			<ol class="mt-5">
 				{#each p.plan.ways as w, i (w.wayId)}
 					<li class="border-t border-ink py-5">
-						{#if w.best}
-							<WayBest
-								{w}
-								first={i === 0}
-								beside={p.beside}
-								target={p.target}
-								due={want.due}
-								stockId={p.stockId}
-								garden={data.garden}
-								{base}
-							/>
-						{:else}
-							<WayShort {w} target={p.target} confidence={want.confidence} stockId={p.stockId} today={data.garden.today} />
-						{/if}
+						<Island
+							>{#if w.best}
+								<WayBest
+									{w}
+									first={i === 0}
+									beside={p.beside}
+									target={p.target}
+									due={want.due}
+									stockId={p.stockId}
+									garden={data.garden}
+									{base}
+								/>
+							{:else}
+								<WayShort {w} target={p.target} confidence={want.confidence} stockId={p.stockId} today={data.garden.today} />
+							{/if}</Island
+						>
 					</li>
 				{/each}
 			</ol>
@@ -209,14 +218,14 @@
 	{#each data.kind.hazards as h (h.what)}
 		<Note tone="harm"><strong>{h.what}:</strong> {h.say}</Note>
 	{/each}
-	<ChangeWant {want} places={data.places} story={data.story} today={data.garden.today} />
-	<Fold label="Not wanted any more" class="border-t border-rule pt-2">
+	<Island><ChangeWant {want} places={data.places} story={data.story} today={data.garden.today} /></Island>
+	<Fold label={texts.notWantedAnyMore} class="border-t border-rule pt-2">
 		<div class="max-w-md">
-			<EntryForm action="?/drop" submit="Drop this want" today={data.garden.today} dated={false} noted={false} quiet>
-				<Field label="Why" name="why" />
+			<EntryForm action="?/drop" submit={texts.dropThisWant} today={data.garden.today} dated={false} noted={false} quiet>
+				<Field label={texts.why} name="why" />
 			</EntryForm>
 		</div>
 	</Fold>
 {:else}
-	<p class="py-6">Dropped. Undo it from the <a href="{base}/ledger">ledger</a> if that was a mistake.</p>
+	<p class="py-6">{texts.droppedUndoItFrom} <a href="{base}/ledger">{texts.ledger}</a> {texts.ifThatWasA}</p>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/wants.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	/** Another number, day, certainty or place for a want, and what was said of it before. */
 	import { sayDate } from '$lib/core/dates.js';
@@ -17,25 +18,25 @@
 	let { want, places, story, today }: Props = $props();
 </script>
 
-<Fold label="Change the number, the day or how sure" class="mt-8 border-t border-rule pt-2">
+<Fold label={texts.changeTheNumberThe} class="mt-8 border-t border-rule pt-2">
 	<div class="max-w-md">
 		{#key want.version}
-			<EntryForm action="?/change" submit="Change it" {today} dated={false} noted={false} seen={want}>
-				<Field label="How many" name="target" value={String(want.target)} numeric />
-				<DayField label="By the day" name="due" value={want.due} />
-				<Field label="As sure as, times in 100" name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
+			<EntryForm action="?/change" submit={texts.changeIt} {today} dated={false} noted={false} seen={want}>
+				<Field label={texts.howMany} name="target" value={String(want.target)} numeric />
+				<DayField label={texts.byTheDay} name="due" value={want.due} />
+				<Field label={texts.asSureAsTimes} name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
 				<SelectField
-					label="Where they go"
+					label={texts.whereTheyGo}
 					name="place_id"
 					value={want.placeId ?? ''}
-					items={[{ value: '', name: 'No place yet' }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
+					items={[{ value: '', name: texts.noPlaceYet }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
 				/>
 				<WouldDoFields enough={want.enough} lateWeeks={want.lateWeeks} weighs={want.weighs} />
-				<Field label="What for, in your words" name="label" value={want.label} maxlength={120} />
+				<Field label={texts.whatForInYour} name="label" value={want.label} maxlength={120} />
 			</EntryForm>
 		{/key}
 		{#if story.length > 1}
-			<h3 class="mt-4 font-semibold">What was said of it</h3>
+			<h3 class="mt-4 font-semibold">{texts.whatWasSaidOf}</h3>
 			<ul class="ruled">
 				{#each story as e (e.id)}<li class="py-1"><span class="text-faded">{sayDate(e.on)}</span> {e.line}</li>{/each}
 			</ul>

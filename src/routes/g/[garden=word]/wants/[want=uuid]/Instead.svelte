@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** No way is as sure as asked in time: what can be had instead. */
+	import { texts } from '$lib/messages/wants.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
 	import { insteadOf } from '$lib/core/plan/instead.js';
@@ -27,31 +28,49 @@
 
 <Note tone="harm" class="mt-4 bg-pane py-3">
 	<p class="text-lg font-semibold">
-		{instead.nearly ? 'Not quite as sure as you ask' : 'You can’t be that sure of having them'} by {sayDate(want.due)}.
+		{texts.by(instead.nearly ? texts.notQuiteAsSure : texts.youCantBeThat, sayDate(want.due))}
 	</p>
 	<ul class="mt-2 list-disc pl-5">
 		{#if instead.most?.fallback}
 			<li>
-				The most that can be had by then: {instead.most.name}, {goes(instead.most.fallback)}, {instead.most.fallback.usually < 1
-					? 'but don’t count on any'
-					: `usually leave ${Math.floor(instead.most.fallback.usually)}; ${sayAll(instead.most.fallback.probability, target, want.confidence)}`}.
+				{texts.theMostThatCan(
+					instead.most.name,
+					goes(instead.most.fallback),
+					instead.most.fallback.usually < 1
+						? texts.butDontCountOn
+						: texts.usuallyLeave(
+								Math.floor(instead.most.fallback.usually),
+								sayAll(instead.most.fallback.probability, target, want.confidence)
+							)
+				)}
 			</li>
 		{/if}
 		{#if instead.soonest?.earliest && later}
 			<li>
-				As sure as you ask by {sayDate(later)}: {instead.soonest.name}, {instead.soonest.earliest.strike} struck on {sayDate(
-					isoOf(instead.soonest.earliest.on)
-				)}.
+				{texts.asSureAsYouAsk(
+					sayDate(later),
+					instead.soonest.name,
+					instead.soonest.earliest.strike,
+					sayDate(isoOf(instead.soonest.earliest.on))
+				)}
 			</li>
 		{/if}
 		<li>
-			Bought, {target} would cost about {sayMoney(buying, currency)} (price per plant is a guess; set yours in the
-			<a href={handbook}>handbook</a>).
+			{texts.boughtWouldCostAboutPrice(target, sayMoney(buying, currency))}
+			<a href={handbook}>{texts.handbook}</a>).
 		</li>
 	</ul>
 	{#if later}
 		<div class="mt-3">
-			<EntryForm action="?/change" submit="Have them by {sayDate(later)}" {today} dated={false} noted={false} seen={want} quiet>
+			<EntryForm
+				action="?/change"
+				submit={texts.haveThemBy(sayDate(later))}
+				{today}
+				dated={false}
+				noted={false}
+				seen={want}
+				quiet
+			>
 				<input type="hidden" name="due" value={later} />
 				<input type="hidden" name="target" value={want.target} />
 				<input type="hidden" name="confidence" value={Math.round(want.confidence * 100)} />

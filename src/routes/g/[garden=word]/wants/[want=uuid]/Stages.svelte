@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What a plan asks stage by stage, and how it is done. */
+	import { texts } from '$lib/messages/wants.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { isoOf, sayDate } from '$lib/core/dates.js';
@@ -17,11 +18,18 @@
 	type Stage = NonNullable<PlannedWay['best']>['effort']['stages'][number];
 </script>
 
-<Fold label="Stage by stage, and how" class="mt-3">
+<Fold label={texts.stageByStageAnd} class="mt-3">
 	<div>
 		<Rows
 			class="mt-2"
-			heads={['Until', 'Pieces', 'In', { name: 'Room', wide: true }, { name: 'Mix', wide: true }, 'About']}
+			heads={[
+				texts.until,
+				texts.pieces,
+				texts.inWord,
+				{ name: texts.room, wide: true },
+				{ name: texts.mix, wide: true },
+				texts.about
+			]}
 			rows={w.best!.effort.stages}
 			key={(s) => `${s.to} ${s.until}`}
 		>
@@ -37,8 +45,8 @@
 	</div>
 	{#if w.tall}<p class="mt-3 max-w-prose">{w.tall.years} {w.tall.lift}</p>{/if}
 	<p class="mt-3">
-		{w.piece.say}. Medium: {w.medium}. Cover: {w.cover}. Hormone: {w.hormone}.
+		{texts.mediumCoverHormone(w.piece.say, w.medium, w.cover, w.hormone)}
 	</p>
-	<p class="note">Window: {w.window}.</p>
+	<p class="note">{texts.window(w.window)}</p>
 	{#each w.cautions as caution (caution)}<p class="mt-1 text-madder">{caution}</p>{/each}
 </Fold>

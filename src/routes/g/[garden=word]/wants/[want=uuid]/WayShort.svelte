@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A way that falls short: why, and the most that it can bring. */
+	import { texts } from '$lib/messages/wants.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import { plural } from '$lib/ui/say.js';
 	import { goes, sayAll } from './planSays.js';
@@ -20,11 +21,16 @@
 {#if w.fallback}
 	<p class="note">
 		{w.fallback.usually < 1
-			? `Don’t count on any by then, even from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}.`
-			: `The most it can bring by then: usually ${Math.floor(w.fallback.usually)} from ${plural(w.fallback.strike, w.pieces)} ${goes(w.fallback, '')}; ${sayAll(w.fallback.probability, target, confidence)}.`}
+			? texts.dontCountOnAny(plural(w.fallback.strike, w.pieces), goes(w.fallback, ''))
+			: texts.theMostItCan(
+					Math.floor(w.fallback.usually),
+					plural(w.fallback.strike, w.pieces),
+					goes(w.fallback, ''),
+					sayAll(w.fallback.probability, target, confidence)
+				)}
 	</p>
 	<div class="mt-2">
-		<EntryForm action="?/accept" submit="Plan that all the same" {today} dated={false} noted={false} quiet>
+		<EntryForm action="?/accept" submit={texts.planThatAllThe} {today} dated={false} noted={false} quiet>
 			<input type="hidden" name="way_id" value={w.wayId} />
 			<input type="hidden" name="stock_id" value={stockId} />
 			<input type="hidden" name="flushes" value={JSON.stringify(w.fallback.flushes)} />
@@ -32,4 +38,4 @@
 		</EntryForm>
 	</div>
 {/if}
-<p class="note mt-1">Window: {w.window}.</p>
+<p class="note mt-1">{texts.window(w.window)}</p>

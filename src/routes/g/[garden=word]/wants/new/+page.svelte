@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/wants.js';
 	import { untrack } from 'svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import WouldTake from '$lib/ui/WouldTake.svelte';
@@ -36,21 +37,21 @@
 	});
 </script>
 
-<svelte:head><title>A want · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.aWant(data.garden.name)}</title></svelte:head>
 
-<h1>What should stand where, and by when?</h1>
+<h1>{texts.whatShouldStandWhere}</h1>
 <div class="mt-6 grid items-start gap-x-12 gap-y-6 md:grid-cols-[1.2fr_1fr]">
 	<div>
-		<EntryForm action="" submit="Write it down and plan" today={data.garden.today} dated={false}>
+		<EntryForm action="" submit={texts.writeItDownAnd} today={data.garden.today} dated={false}>
 			<ChoiceField
-				label="Kind"
+				label={texts.kind}
 				name="kind_id"
 				bind:value={kindId}
-				placeholder="Type any name of it"
-				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.have ? 'you have stock' : '' }))}
+				placeholder={texts.typeAnyNameOf}
+				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.have ? texts.youHaveStock : '' }))}
 			/>
 			<fieldset>
-				<legend class="mb-1 font-semibold">What for</legend>
+				<legend class="mb-1 font-semibold">{texts.whatFor}</legend>
 				<div class="flex flex-wrap gap-2">
 					{#each PURPOSES as [value, name] (value)}
 						<Chip type="radio" name="purpose" {value} checked={purpose === value} onchange={() => (purpose = value)}>{name}</Chip>
@@ -61,35 +62,35 @@
 				<GroundFields {purpose} spacingCm={kind?.spacingCm ?? null} units={data.garden.units} bind:count={onGround} />
 			{:else}
 				<Stepper
-					label={purpose === 'keep' ? 'How many must be alive' : 'How many'}
+					label={purpose === 'keep' ? texts.howManyMustBe : texts.howMany}
 					name="target"
 					bind:value={target}
 					min={1}
 					max={2000}
 				/>
 			{/if}
-			<DayField label={purpose === 'keep' ? 'Winter is over by' : 'In the ground by'} name="due" bind:value={due} />
+			<DayField label={purpose === 'keep' ? texts.winterIsOverBy : texts.inTheGroundBy} name="due" bind:value={due} />
 			<div>
 				<Stepper
-					label="How sure"
+					label={texts.howSure}
 					name="confidence"
 					bind:value={confidence}
 					min={50}
 					max={99}
 					step={5}
-					unit="times in 100"
-					hint="90 is usual; 99 costs many more pieces."
+					unit={texts.timesIn100}
+					hint={texts.n90IsUsual99}
 				/>
 			</div>
 			<SelectField
-				label="Where"
+				label={texts.where}
 				name="place_id"
-				placeholder="No place yet"
+				placeholder={texts.noPlaceYet}
 				value={data.place}
-				items={[{ value: '', name: 'No place yet' }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
+				items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 			/>
 			<WouldDoFields />
-			<Field label="In your words" name="label" placeholder="for the path edge" maxlength={120} />
+			<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} />
 		</EntryForm>
 	</div>
 	<div class="md:sticky md:top-4">

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** A hedge or a bed as it is measured, and how many plants it asks for, counted as it is typed. */
+	import { texts } from '$lib/messages/wants.js';
 	import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
 	import { areaMeasure, longMeasure, sayArea, shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -50,7 +51,7 @@
 			pattern: pattern === 'square' ? 'square' : 'triangular',
 			spares
 		});
-		return bed.ok ? { count: bed.value.count, on: ` on ${sayArea(bed.value.areaM2, units)} of ground` } : null;
+		return bed.ok ? { count: bed.value.count, on: texts.onOfGround(sayArea(bed.value.areaM2, units)) } : null;
 	});
 	$effect(() => {
 		count = told?.count ?? null;
@@ -59,59 +60,52 @@
 
 <div class="grid gap-4 sm:grid-cols-2">
 	{#if purpose === 'bed'}
-		<Field label="Area" name="area" bind:value={area} unit={surface.unit} numeric hint="Or width and length below" />
-		<Field label="Width" name="width" bind:value={width} unit={long.unit} numeric />
+		<Field label={texts.area} name="area" bind:value={area} unit={surface.unit} numeric hint={texts.orWidthAndLength} />
+		<Field label={texts.width} name="width" bind:value={width} unit={long.unit} numeric />
 	{/if}
 	<Field
-		label={purpose === 'hedge' ? 'Length of the hedge' : 'Length, as on a map'}
+		label={purpose === 'hedge' ? texts.lengthOfTheHedge : texts.lengthAsOnA}
 		name="length"
 		bind:value={length}
 		unit={long.unit}
 		numeric
 	/>
 	<Field
-		label="Spacing"
+		label={texts.spacing}
 		name="spacing"
 		bind:value={spacing}
 		unit={short.unit}
 		numeric
-		hint={spacingCm === null ? '' : `Left blank: ${short.shown(spacingCm, 0)} ${short.unit}, the handbook’s`}
+		hint={spacingCm === null ? '' : texts.leftBlankTheHandbooks(short.shown(spacingCm, 0), short.unit)}
 	/>
 	{#if purpose === 'hedge'}
 		<SelectField
-			label="Rows"
+			label={texts.rows}
 			name="rows"
 			bind:value={rows}
 			items={[
 				{ value: '1', name: 'single' },
-				{ value: '2', name: 'two, staggered' }
+				{ value: '2', name: texts.twoStaggered }
 			]}
-			hint="All are struck by one way within a season, so that the hedge grows up alike."
+			hint={texts.allAreStruckBy}
 		/>
 	{:else}
-		<Field
-			label="Slope of the length"
-			name="slope"
-			bind:value={slope}
-			unit="°"
-			numeric
-			hint="0 is level; the ground is longer than the map"
-		/>
+		<Field label={texts.slopeOfTheLength} name="slope" bind:value={slope} unit="°" numeric hint={texts.n0IsLevelThe} />
 		<SelectField
-			label="Pattern"
+			label={texts.pattern}
 			name="pattern"
 			bind:value={pattern}
 			items={[
-				{ value: 'triangular', name: 'staggered, all neighbours alike' },
+				{ value: 'triangular', name: texts.staggeredAllNeighboursAlike },
 				{ value: 'square', name: 'square' }
 			]}
 		/>
 	{/if}
-	<Stepper label={purpose === 'hedge' ? 'Spares for gaps' : 'Spares'} name="spares" bind:value={spares} max={500} />
+	<Stepper label={purpose === 'hedge' ? texts.sparesForGaps : texts.spares} name="spares" bind:value={spares} max={500} />
 </div>
 {#if told}
 	<Note tone="now" class="bg-pane py-2">
 		<span class="figure">{told.count}</span>
-		<span class="unit">{told.count === 1 ? 'plant' : 'plants'}{told.on}</span>
+		<span class="unit">{told.count === 1 ? texts.plant : texts.plants}{told.on}</span>
 	</Note>
 {/if}

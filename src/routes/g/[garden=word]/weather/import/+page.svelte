@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/weather.js';
 	import { sayNumber } from '$lib/core/numbers.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
@@ -115,25 +116,24 @@
 				await goto(`${base}/weather`, { invalidateAll: true });
 				return;
 			}
-			trouble = body.error?.sentence ?? body.message ?? 'That could not be stored.';
+			trouble = body.error?.sentence ?? body.message ?? texts.thatCouldNotBe;
 		} catch {
-			trouble = 'The app does not answer. The file is still here: try again in a moment.';
+			trouble = texts.theAppDoesNot;
 		} finally {
 			saving = false;
 		}
 	}
 </script>
 
-<svelte:head><title>Import weather · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.importWeather(data.garden.name)}</title></svelte:head>
 <Trail to="{base}/weather" name="Weather" />
-<h1>Take in a weather record</h1>
+<h1>{texts.takeInAWeather}</h1>
 <p class="mt-1 max-w-2xl text-faded">
-	GHCN-Daily of the world’s weather offices (.dly, or CSV by station or year, also .gz), or any CSV with a date and temperatures.
-	It is read on your own machine first; nothing is stored until you say so.
+	{texts.ghcnDailyOfThe}
 </p>
 
 <div class="mt-5 max-w-xl">
-	<label class="block font-semibold" for="file">File</label>
+	<label class="block font-semibold" for="file">{texts.file}</label>
 	<input
 		id="file"
 		type="file"
@@ -144,8 +144,8 @@
 </div>
 {#if share !== null}
 	<div class="mt-4 flex max-w-xl items-center gap-4">
-		<progress class="h-3 flex-1" max="1" value={share || undefined} aria-label="Reading"></progress>
-		<Act onclick={cancel}>Stop</Act>
+		<progress class="h-3 flex-1" max="1" value={share || undefined} aria-label={texts.reading}></progress>
+		<Act onclick={cancel}>{texts.stop}</Act>
 	</div>
 {/if}
 {#if trouble}<Note tone="harm" said class="mt-4 max-w-2xl bg-pane py-2">{trouble}</Note>{/if}
@@ -155,15 +155,17 @@
 		<p>
 			<span class="figure">{sayNumber(found.days)}</span>
 			<span class="unit"
-				>days{#if found.days}, {sayDate(isoOf(found.record.first))} to {sayDate(
-						isoOf(found.record.first + found.record.low.length - 1)
-					)}; {found.wholeYears} whole {found.wholeYears === 1 ? 'year' : 'years'}{/if}</span
+				>{texts.days}{#if found.days}{texts.toWhole(
+						sayDate(isoOf(found.record.first)),
+						sayDate(isoOf(found.record.first + found.record.low.length - 1)),
+						found.wholeYears,
+						found.wholeYears === 1 ? texts.year : texts.years
+					)}{/if}</span
 			>
 		</p>
 		{#if found.wholeYears < 3}
 			<Note tone="now" class="mt-2 max-w-2xl">
-				Fewer than three whole years tell nothing sure of a climate: these days will count as what was observed, and the garden
-				keeps its made record.
+				{texts.fewerThanThreeWhole}
 			</Note>
 		{/if}
 		{#each found.doubts as doubt (doubt.code)}
@@ -172,14 +174,14 @@
 				{#if sample.layout === 'csv'}
 					<p class="mt-2">
 						{#if doubt.code === 'fahrenheit' && columns.temperature === 'C'}<Act onclick={() => chooseOther({ temperature: 'F' })}
-								>Read them as °F</Act
+								>{texts.readThemAsF}</Act
 							>{/if}
 						{#if doubt.code === 'swapped'}<Act
 								onclick={() => {
 									if (!columns) return;
 									[columns.low, columns.high] = [columns.high, columns.low];
 									read();
-								}}>Swap the two</Act
+								}}>{texts.swapTheTwo}</Act
 							>{/if}
 					</p>
 				{/if}
@@ -190,10 +192,10 @@
 		{#if found.stations.length > 1}
 			<div class="mt-5 max-w-xl">
 				<SelectField
-					label="Station"
+					label={texts.station}
 					name="station"
 					bind:value={() => station, (v) => ((station = v), read())}
-					items={found.stations.map((s) => ({ value: s.id, name: `${s.id}, ${sayNumber(s.figures)} days` }))}
+					items={found.stations.map((s) => ({ value: s.id, name: texts.days2(s.id, sayNumber(s.figures)) }))}
 				/>
 			</div>
 		{/if}
@@ -204,8 +206,8 @@
 			<div class="mt-5 overflow-x-auto">
 				<Rows
 					class="max-w-xl"
-					caption="The first days, as they will be kept"
-					heads={['Day', 'Lowest °C', 'Highest °C', 'Rain mm']}
+					caption={texts.theFirstDaysAs}
+					heads={[texts.day2, texts.lowestC, texts.highestC, texts.rainMm]}
 					rows={first}
 					key={(d) => d.day}
 				>
@@ -217,21 +219,23 @@
 				</Rows>
 			</div>
 			<div class="mt-6 flex max-w-xl flex-col gap-4">
-				<Field label="Call it" name="name" bind:value={name} maxlength={120} />
+				<Field label={texts.callIt} name="name" bind:value={name} maxlength={120} />
 				{#if found.doubts.length}
-					<Checkbox bind:checked={certain}>I have looked at the doubt above, and the figures are right.</Checkbox>
+					<Checkbox bind:checked={certain}>{texts.iHaveLookedAt}</Checkbox>
 				{/if}
 				<p>
 					<Act
 						main
 						disabled={saving || share !== null || (found.doubts.length > 0 && !certain) || name.trim() === ''}
 						onclick={keep}
-						>{saving ? 'Storing …' : `Keep ${found.days === 1 ? 'this' : 'these'} ${some(found.days, 'day', 'days')}`}</Act
+						>{saving
+							? texts.storing
+							: texts.keep(found.days === 1 ? texts.thisWord : texts.these, some(found.days, 'day', 'days'))}</Act
 					>
 				</p>
 			</div>
 		{:else}
-			<p class="mt-4">No day with a figure was found. {sample.layout === 'csv' ? 'Look at the columns above.' : ''}</p>
+			<p class="mt-4">{texts.noDayWithA(sample.layout === 'csv' ? texts.lookAtTheColumns : '')}</p>
 		{/if}
 	</section>
 {/if}

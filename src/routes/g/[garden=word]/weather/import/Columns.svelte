@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Which column of the file is what, and in which units. */
+	import { texts } from '$lib/messages/weather.js';
 	import type { WeatherSample } from '$lib/formats/readWeather.js';
 	import type { ColumnChoice } from '$lib/formats/weatherCsv.js';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -14,7 +15,7 @@
 	const headings = $derived(
 		(sample.rows[0] ?? []).map((cell, i) => ({
 			value: String(i),
-			name: columns?.header ? cell || `column ${i + 1}` : `column ${i + 1} (${cell})`
+			name: columns?.header ? cell || texts.column(i + 1) : texts.column2(i + 1, cell)
 		}))
 	);
 	const orNone = $derived([{ value: '', name: 'none' }, ...headings]);
@@ -33,41 +34,41 @@
 
 <div class="mt-5 grid max-w-3xl gap-4 sm:grid-cols-4">
 	<SelectField
-		label="Date"
+		label={texts.date}
 		name="c-date"
 		items={headings}
 		bind:value={() => String(columns!.date), (v) => setColumn('date', v)}
 	/>
 	<SelectField
-		label="Lowest"
+		label={texts.lowest}
 		name="c-low"
 		items={orNone}
 		bind:value={() => String(columns!.low ?? ''), (v) => setColumn('low', v)}
 	/>
 	<SelectField
-		label="Highest"
+		label={texts.highest}
 		name="c-high"
 		items={orNone}
 		bind:value={() => String(columns!.high ?? ''), (v) => setColumn('high', v)}
 	/>
 	<SelectField
-		label="Rain"
+		label={texts.rain}
 		name="c-rain"
 		items={orNone}
 		bind:value={() => String(columns!.rain ?? ''), (v) => setColumn('rain', v)}
 	/>
 	<SelectField
-		label="Dates are"
+		label={texts.datesAre}
 		name="c-order"
 		items={[
-			{ value: 'ymd', name: 'year first' },
-			{ value: 'dmy', name: 'day, month, year' },
-			{ value: 'mdy', name: 'month, day, year' }
+			{ value: 'ymd', name: texts.yearFirst },
+			{ value: 'dmy', name: texts.dayMonthYear },
+			{ value: 'mdy', name: texts.monthDayYear }
 		]}
 		bind:value={() => columns!.order, (v) => set('order', v)}
 	/>
 	<SelectField
-		label="Temperatures in"
+		label={texts.temperaturesIn}
 		name="c-temp"
 		items={[
 			{ value: 'C', name: '°C' },
@@ -76,7 +77,7 @@
 		bind:value={() => columns!.temperature, (v) => set('temperature', v)}
 	/>
 	<SelectField
-		label="Rain in"
+		label={texts.rainIn}
 		name="c-depth"
 		items={[
 			{ value: 'mm', name: 'mm' },

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import Trail from '$lib/ui/Trail.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -33,19 +34,19 @@
 	const told = $derived(Math.max(0, Math.round(pieces * w.factor)));
 </script>
 
-<svelte:head><title>{s.name}: what it gives · {data.garden.name}</title></svelte:head>
+<svelte:head><title>{texts.whatItGives(s.name, data.garden.name)}</title></svelte:head>
 <Trail to="{base}/stock/{s.id}" name={s.name} />
-<h1 class="mt-1">What {s.name} gives</h1>
+<h1 class="mt-1">{texts.whatGives(s.name)}</h1>
 {#if s.may.may !== 'yes'}<Note tone={s.may.may === 'no' ? 'harm' : 'now'} class="mt-2">
 		{s.may.sentence}
 	</Note>{/if}
 <div class="mt-3 flex flex-wrap items-end gap-6">
 	<div class="w-96 max-w-full">
 		<SelectField
-			label="Way"
+			label={texts.way}
 			name="way"
 			bind:value={wayId}
-			items={data.ways.map((x) => ({ value: x.id, name: x.open ? x.name : `${x.name} (its window is shut)` }))}
+			items={data.ways.map((x) => ({ value: x.id, name: x.open ? x.name : texts.itsWindowIsShut(x.name) }))}
 		/>
 	</div>
 	<p class="pb-1" aria-live="polite">
@@ -54,24 +55,21 @@
 			>{pieces === 1 ? w.piece[0] : w.piece[1]}{pieces === 0
 				? ''
 				: Math.round(expected) === 0
-					? `; don’t count on ${pieces === 1 ? 'it' : 'any'}`
-					: `; about ${Math.round(expected)} will ${ROOTED.has(w.cut.draws) ? 'take' : 'root'}`}</span
+					? texts.dontCountOn(pieces === 1 ? texts.it : texts.any)
+					: texts.aboutWill(Math.round(expected), ROOTED.has(w.cut.draws) ? texts.take : texts.root)}</span
 		>
 	</p>
 </div>
 {#if w.past.length}
 	<p class="mt-1 max-w-prose">
-		Foretold and had from this plant so far: {w.past.map((p) => `${p.code} ${p.foretold} foretold, ${p.had} struck`).join('; ')}.
-		{#if told !== pieces}By that, expect about <strong>{told}</strong>.{/if}
+		{texts.foretoldAndHadFrom(w.past.map((p) => texts.foretoldStruck(p.code, p.foretold, p.had)).join('; '))}
+		{#if told !== pieces}{texts.byThatExpectAbout} <strong>{told}</strong>.{/if}
 	</p>
 {/if}
 <p class="note mt-1">
-	A plant of this size usually gives {w.now} now{w.fullAgainOn ? `, and is full again on ${sayDate(w.fullAgainOn)}` : ''}.
-	{#if pieces > w.now && w.cut.draws !== 'clump' && w.cut.draws !== 'tuber'}<strong
-			>That is more than it should lose at once.</strong
-		>{/if}
-	What is taken grows back in about {sayWait(w.recoverDays)}.
-	{sayWindow(w)}
+	{texts.aPlantOfThis(w.now, w.fullAgainOn ? texts.andIsFullAgain(sayDate(w.fullAgainOn)) : '')}
+	{#if pieces > w.now && w.cut.draws !== 'clump' && w.cut.draws !== 'tuber'}<strong>{texts.thatIsMoreThan}</strong>{/if}
+	{texts.whatIsTakenGrows(sayWait(w.recoverDays), sayWindow(w))}
 </p>
 {#key w.id}
 	{#if w.cut.draws === 'clump'}
@@ -103,16 +101,19 @@
 	{/if}
 {/key}
 {#if data.seed}<Note class="mt-6 max-w-prose">
-		<strong>Seed, the other way:</strong> about {data.seed.years}
-		{data.seed.years === 1 ? 'year' : 'years'} to flower, and {data.seed.true_to_type
-			? 'it comes like its parent'
-			: 'not true to its parent'}. {data.seed.say}
+		<strong>{texts.seedTheOtherWay}</strong>
+		{texts.aboutToFlowerAnd(
+			data.seed.years,
+			data.seed.years === 1 ? texts.year : texts.years,
+			data.seed.true_to_type ? texts.itComesLikeIts : texts.notTrueToIts,
+			data.seed.say
+		)}
 	</Note>{/if}
 <p class="mt-8 flex flex-wrap gap-3 border-t border-ink pt-4">
 	{#if pieces > 0 && s.may.may !== 'no'}<Act
 			main
 			href="{base}/bench/new?stock={s.id}&way={w.id}&count={told || pieces}&foretold={pieces}"
-			>Strike {told || pieces} {told === 1 ? w.piece[0] : w.piece[1]}</Act
+			>{texts.strike(told || pieces, told === 1 ? w.piece[0] : w.piece[1])}</Act
 		>{/if}
-	<Act href="{base}/guide/{s.kindId}/{w.id}">How to cut</Act>
+	<Act href="{base}/guide/{s.kindId}/{w.id}">{texts.howToCut}</Act>
 </p>

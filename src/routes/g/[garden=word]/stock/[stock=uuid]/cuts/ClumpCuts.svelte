@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Note from '$lib/ui/Note.svelte';
@@ -50,12 +51,16 @@
 		const now = { across, age, points, dead, lifted };
 		if (ready) kept.write(now);
 	});
-	const NAMES: Record<DivisionAim, string> = { show: 'A show next year', middling: 'In between', many: 'As many as possible' };
+	const NAMES: Record<DivisionAim, string> = {
+		show: texts.aShowNextYear,
+		middling: texts.inBetween,
+		many: texts.asManyAsPossible
+	};
 	// Big or many: school “big-many” of the handbook.
 	const FLOWERS: Record<DivisionAim, string> = {
-		show: 'they flower next year',
-		middling: 'most flower next year',
-		many: 'they flower a year later'
+		show: texts.theyFlowerNextYear,
+		middling: texts.mostFlowerNextYear,
+		many: texts.theyFlowerAYear
 	};
 	const clump = $derived<Clump>({
 		diameterCm: short.from(across),
@@ -71,7 +76,7 @@
 	);
 	const d = $derived(all.find((a) => a.aim === aim)!.d);
 	$effect(() => onresult(d?.count ?? 0, (d?.count ?? 0) * chance));
-	const years = (y: number) => (y < 0.25 ? 'at once' : y < 1.25 ? 'in about a year' : `in about ${Math.round(y)} years`);
+	const years = (y: number) => (y < 0.25 ? texts.atOnce : y < 1.25 ? texts.inAboutAYear : texts.inAboutYears(Math.round(y)));
 </script>
 
 {#if !checked.ok}<Note tone="harm" said class="mt-4">{checked.problem.sentence}</Note>{/if}
@@ -80,15 +85,16 @@
 		<div>
 			<Drawing drawing={drawClump(clump, d, say)} class="max-h-[52vh]" />
 			<p class="note">
-				From above. Red: the spade. {clump.deadShare > 0 ? 'Brown, crossed: dead, thrown out. ' : ''}{clump.lifted < 1
-					? 'White stays in the ground.'
-					: ''}
+				{texts.fromAboveRedThe(
+					clump.deadShare > 0 ? texts.brownCrossedDeadThrown : '',
+					clump.lifted < 1 ? texts.whiteStaysInThe : ''
+				)}
 			</p>
 		</div>
 	{/if}
 	<div>
 		<fieldset>
-			<legend class="font-semibold">What for?</legend>
+			<legend class="font-semibold">{texts.whatFor}</legend>
 			<ul class="mt-1 flex flex-col gap-2">
 				{#each all as a (a.aim)}
 					<li>
@@ -100,9 +106,12 @@
 							<input type="radio" name="aim" value={a.aim} bind:group={aim} class="h-5 w-5 text-bottle" />
 							<span class="flex-1"
 								><strong>{NAMES[a.aim]}</strong>{#if a.d}<span class="block text-faded"
-										>{a.d.count}
-										{a.d.count === 1 ? 'plant' : 'divisions'} of {say(a.d.eachCm)}; {FLOWERS[a.aim]}, and each fills its space {years(
-											a.d.yearsToFill
+										>{texts.ofAndEachFills(
+											a.d.count,
+											a.d.count === 1 ? texts.plant : texts.divisions,
+											say(a.d.eachCm),
+											FLOWERS[a.aim],
+											years(a.d.yearsToFill)
 										)}</span
 									>{/if}</span
 							>
@@ -112,15 +121,15 @@
 			</ul>
 		</fieldset>
 		{#if d?.bound === 'points'}<p class="note mt-2">
-				The growing points set the number: each division keeps {AIMS[aim].points} at least.
+				{texts.theGrowingPointsSet(AIMS[aim].points)}
 			</p>{/if}
 		<div class="mt-4 grid grid-cols-2 gap-3">
-			<NumberBox label={`Across, ${short.unit}`} step={1} bind:value={across} />
-			<NumberBox label="Age, years" bind:value={age} />
-			<NumberBox label="Growing points, if counted" min={1} bind:value={points} />
-			<NumberBox label="Dead middle, %" max={95} step={5} bind:value={dead} />
+			<NumberBox label={texts.across2(short.unit)} step={1} bind:value={across} />
+			<NumberBox label={texts.ageYears} bind:value={age} />
+			<NumberBox label={texts.growingPointsIfCounted} min={1} bind:value={points} />
+			<NumberBox label={texts.deadMiddle} max={95} step={5} bind:value={dead} />
 			<label class="col-span-2 block"
-				><span class="block font-semibold">Lift {lifted} % of it</span><input
+				><span class="block font-semibold">{texts.liftOfIt(lifted)}</span><input
 					type="range"
 					min="10"
 					max="100"
@@ -131,7 +140,7 @@
 			>
 		</div>
 		<Note tone="harm" class="mt-3">
-			A clump in wet soil is heavy: two people above {units.length === 'us' ? '51 lb' : '23 kg'} (NIOSH lifting equation, load constant).
+			{texts.aClumpInWet(units.length === 'us' ? texts.n51Lb : texts.n23Kg)}
 		</Note>
 	</div>
 </div>

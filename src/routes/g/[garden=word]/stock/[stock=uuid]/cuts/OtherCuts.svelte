@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Radio from 'flowbite-svelte/Radio.svelte';
@@ -57,12 +58,12 @@
 	$effect(() => onresult(pieces, pieces * chance));
 	const names = $derived(
 		{
-			leaf: ['Leaves', `Leaf length, ${short.unit}`, ''],
-			root: ['Roots on the plant', `Length of each, ${short.unit}`, 'Thickness, mm'],
-			tuber: ['Tubers', 'Sound ones', 'Eyes on their necks'],
-			layer: ['Low shoots', `Length of each, ${short.unit}`, `Height they leave the plant, ${short.unit}`],
-			sucker: ['Suckers that look so', `Distance from the parent, ${short.unit}`, '']
-		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker' | 'layer'] ?? ['How many', '', '']
+			leaf: [texts.leaves, texts.leafLength(short.unit), ''],
+			root: [texts.rootsOnThePlant, texts.lengthOfEach(short.unit), texts.thicknessMm],
+			tuber: [texts.tubers, texts.soundOnes, texts.eyesOnTheirNecks],
+			layer: [texts.lowShoots, texts.lengthOfEach(short.unit), texts.heightTheyLeaveThe(short.unit)],
+			sucker: [texts.suckersThatLookSo, texts.distanceFromTheParent(short.unit), '']
+		}[cut.draws as 'leaf' | 'root' | 'tuber' | 'sucker' | 'layer'] ?? [texts.howMany, '', '']
 	);
 </script>
 
@@ -73,7 +74,7 @@
 </div>
 {#if cut.draws === 'sucker'}
 	<fieldset class="mt-3 flex flex-wrap gap-3">
-		<legend class="font-semibold">Rake the mulch off and tug. It</legend>
+		<legend class="font-semibold">{texts.rakeTheMulchOff}</legend>
 		{#each ['resists', 'gives'] as const as t (t)}<Radio
 				name="tug"
 				value={t}
@@ -84,29 +85,30 @@
 	<p class="mt-3 max-w-prose text-lg">{verdict.say}</p>
 {:else if cut.draws === 'leaf'}
 	<p class="mt-3 max-w-prose text-lg">
-		{halves.rows} grooves across a seed tray, {halves.inRow} halves in each:
-		<strong>{halves.trays} {halves.trays === 1 ? 'tray' : 'trays'}</strong>, and some {plural(halves.plantlets, [
-			'plantlet',
-			'plantlets'
-		])} to prick off. Or as tips: {tips.perPot} round a {say(13)} pot, {plural(tips.pots, ['pot', 'pots'])}.
+		{texts.groovesAcrossASeed(halves.rows, halves.inRow)}
+		<strong>{halves.trays} {halves.trays === 1 ? texts.tray : texts.trays}</strong>{texts.andSomeToPrick(
+			plural(halves.plantlets, texts.plantlets),
+			tips.perPot,
+			say(13),
+			plural(tips.pots, texts.pots)
+		)}
 	</p>
 {:else if cut.draws === 'root'}
 	<p class="mt-3 max-w-prose text-lg">
-		Take {roots.mostRoots} of the roots and leave two thirds on the plant. Lengths of {say(roots.cm)}, set {roots.set ===
-		'upright'
-			? 'upright, the end that was nearest the crown on top'
-			: 'flat'}.
+		{texts.takeOfTheRoots(roots.mostRoots, say(roots.cm), roots.set === 'upright' ? texts.uprightTheEndThat : texts.flat)}
 	</p>
 {:else if cut.draws === 'layer'}
 	<p class="mt-3 max-w-prose text-lg">
-		{layered > 0
-			? 'They reach: under the ground and the tip up again.'
-			: `Too short to reach: from the plant to the ground takes ${say(short.from(c))}, and ${say(25)} more to lie under and come up again.`}
+		{layered > 0 ? texts.theyReachUnderThe : texts.tooShortToReach(say(short.from(c)), say(25))}
 	</p>
 {:else}
 	<p class="mt-3 max-w-prose text-lg">
 		{tubers.thrownOut === 0
-			? 'Each has an eye and is sound: none is thrown out.'
-			: `${plural(tubers.thrownOut, ['piece', 'pieces'])} without an eye or not sound ${tubers.thrownOut === 1 ? 'goes' : 'go'} out: nothing would ever shoot from ${tubers.thrownOut === 1 ? 'it' : 'them'}.`}
+			? texts.eachHasAnEye
+			: texts.withoutAnEye(
+					plural(tubers.thrownOut, texts.pieces),
+					tubers.thrownOut === 1 ? texts.goes : texts.go,
+					tubers.thrownOut === 1 ? texts.it : texts.them
+				)}
 	</p>
 {/if}

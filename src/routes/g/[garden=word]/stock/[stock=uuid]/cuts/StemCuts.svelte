@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { texts } from '$lib/messages/stock.js';
 	import { areaMeasure, sayDistance, shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -128,57 +129,60 @@
 	// Struck where it is to grow: the surface asks for so many.
 	let area = $state(1);
 	const drift = $derived(strikesInPlace(surface.from(Math.max(0, Math.min(10_000, area || 0))), cut.spread_cm, usual));
-	const LACKS = { short: 'short', thin: 'thin', 'old wood': 'old wood', 'few nodes': 'too few nodes below' } as const;
+	const LACKS = {
+		short: texts.shortWord,
+		thin: texts.thinWord,
+		'old wood': texts.oldWood,
+		'few nodes': texts.tooFewNodesBelow
+	} as const;
 	const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 	const sayGrade = (p: StemPiece) => {
 		const grade = gradeOf(p, rules.chance);
-		return grade === 'poor' ? `poor${p.lacks.length ? `: ${p.lacks.map((l) => LACKS[l]).join(', ')}` : ''}` : grade;
+		return grade !== 'poor' ? grade : p.lacks.length ? texts.poorFor(p.lacks.map((l) => LACKS[l]).join(', ')) : texts.poorWord;
 	};
 	const poorOf = (pieces: readonly StemPiece[]) => pieces.filter((p) => gradeOf(p, rules.chance) === 'poor').length;
 	const FIELDS = [
-		['long', 'Length'],
-		['gap', 'Between nodes'],
-		['woody', 'Woody up to'],
-		['soft', 'Soft from']
+		['long', texts.length],
+		['gap', texts.betweenNodes],
+		['woody', texts.woodyUpTo],
+		['soft', texts.softFrom]
 	] as const;
 </script>
 
 {#if !rules.sliver}
-	<Checkbox bind:checked={cutOff} classes={{ div: 'mt-4' }}>Already cut off: nothing of it need stay on the plant</Checkbox>
+	<Checkbox bind:checked={cutOff} classes={{ div: 'mt-4' }}>{texts.alreadyCutOffNothing}</Checkbox>
 {/if}
 {#each plans as p, i (i)}
-	<section class="mt-6 border-t border-ink pt-3" aria-label="Stem {i + 1}">
+	<section class="mt-6 border-t border-ink pt-3" aria-label={texts.stem(i + 1)}>
 		<div class="flex flex-wrap items-end justify-between gap-3">
 			<h2>
-				{plans.length > 1 ? `Stem ${i + 1}: ` : ''}{p.ok
+				{plans.length > 1 ? texts.stem2(i + 1) : ''}{p.ok
 					? p.plan.pieces.length
-						? `${count(p.plan.pieces.length, 'piece', 'pieces')}, ${count(p.plan.cuts, 'cut', 'cuts')}${poorOf(p.plan.pieces) ? `; ${count(poorOf(p.plan.pieces), 'is', 'are')} poor` : ''}`
-						: 'no piece'
-					: 'cannot be cut so'}
+						? `${count(p.plan.pieces.length, 'piece', 'pieces')}, ${count(p.plan.cuts, 'cut', 'cuts')}${poorOf(p.plan.pieces) ? texts.poor(count(poorOf(p.plan.pieces), 'is', 'are')) : ''}`
+						: texts.noPiece
+					: texts.cannotBeCutSo}
 			</h2>
 			{#if stems.length > 1}<button
 					class="min-h-11 px-2 text-leaf underline underline-offset-4"
-					onclick={() => stems.splice(i, 1)}>Take it away</button
+					onclick={() => stems.splice(i, 1)}>{texts.takeItAway}</button
 				>{/if}
 		</div>
 		{#if p.ok}
-			<div class="mt-2 overflow-x-auto" role="group" aria-label="The stem and its cuts" {@attach reachable}>
+			<div class="mt-2 overflow-x-auto" role="group" aria-label={texts.theStemAndIts} {@attach reachable}>
 				<div class={p.stem.lengthCm > 120 ? 'min-w-[60rem]' : 'min-w-[34rem]'}>
 					<Drawing drawing={drawStem(p.stem, p.plan, say)} />
 				</div>
 			</div>
 			<p class="note">
-				Base to the left; black wedge: the end that goes down. Thickness is drawn threefold. {keeps > 0
-					? `${say(p.plan.leftCm)} stay on the plant.`
-					: ''}
+				{texts.baseToTheLeft(keeps > 0 ? texts.stayOnThePlant(say(p.plan.leftCm)) : '')}
 			</p>
 			{#if p.plan.pieces.length === 0}
 				<p class="mt-2 max-w-prose">
 					{keeps > 0 && p.stem.nodes.length <= keeps
-						? 'The plant keeps two nodes, and this stem has no more to give.'
+						? texts.thePlantKeepsTwo
 						: p.stem.nodes.length === 0
-							? 'Without a node nothing roots. Measure where the nodes are.'
-							: 'It has no stretch of wood that roots this way: look whether it is softer or older than this way takes.'}
+							? texts.withoutANodeNothing
+							: texts.itHasNoStretch}
 				</p>
 			{:else}
 				<ol class="mt-2 grid gap-x-8 sm:grid-cols-2">
@@ -187,29 +191,31 @@
 								><strong>{k + 1}</strong>
 								{say(piece.end - piece.start)}, {piece.nodes
 									? count(piece.nodes, 'node', 'nodes')
-									: 'with its sliver'}{piece.isTip ? ', with the tip' : ''}{piece.onLeg ? ', on bare stem' : ''}</span
+									: texts.withItsSliver}{piece.isTip ? texts.withTheTip : ''}{piece.onLeg ? texts.onBareStem : ''}</span
 							>
-							<span class="text-faded">{sayGrade(piece)} · {sayShare(piece.chance)} root</span>
+							<span class="text-faded">{texts.root2(sayGrade(piece), sayShare(piece.chance))}</span>
 						</li>{/each}
 				</ol>
 			{/if}
 			{#if p.plan.waste.length}<p class="note mt-2">
-					Thrown out: {p.plan.waste
-						.filter((w) => w.end - w.start > 1.2)
-						.map((w) => `${say(w.end - w.start)} (${w.why})`)
-						.join(', ') || 'only the stubs between nodes'}.
+					{texts.thrownOut(
+						p.plan.waste
+							.filter((w) => w.end - w.start > 1.2)
+							.map((w) => `${say(w.end - w.start)} (${w.why})`)
+							.join(', ') || texts.onlyTheStubsBetween
+					)}
 				</p>{/if}
 		{:else}<Note tone="harm" said class="mt-2">{p.problem.sentence}</Note>{/if}
 		<div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
-			<NumberBox label="Alike" max={500} bind:value={stems[i]!.count} />
+			<NumberBox label={texts.alike2} max={500} bind:value={stems[i]!.count} />
 			{#each FIELDS as [key, name] (key)}
 				<NumberBox label={name} step={0.5} unit={short.unit} bind:value={stems[i]![key]} />
 			{/each}
 		</div>
-		<Fold label="Measured nodes, thickness, flowers" class="mt-2">
+		<Fold label={texts.measuredNodesThicknessFlowers} class="mt-2">
 			<div class="grid gap-3 sm:grid-cols-[2fr_1fr_1fr]">
 				<label class="block"
-					><span class="block font-semibold">Nodes from the base, {short.unit}</span><Input
+					><span class="block font-semibold">{texts.nodesFromTheBase(short.unit)}</span><Input
 						type="text"
 						class="w-full"
 						placeholder="4 9 13.5 19"
@@ -217,26 +223,28 @@
 						bind:value={stems[i]!.nodes}
 					/></label
 				>
-				<NumberBox label="Base, mm" min={0.1} step={0.5} bind:value={stems[i]!.base} />
-				<NumberBox label="Tip, mm" min={0.1} step={0.5} bind:value={stems[i]!.tip} />
+				<NumberBox label={texts.baseMm} min={0.1} step={0.5} bind:value={stems[i]!.base} />
+				<NumberBox label={texts.tipMm} min={0.1} step={0.5} bind:value={stems[i]!.tip} />
 			</div>
-			<Checkbox bind:checked={stems[i]!.flowering} classes={{ div: 'mt-2' }}>The tip flowers or has buds</Checkbox>
+			<Checkbox bind:checked={stems[i]!.flowering} classes={{ div: 'mt-2' }}>{texts.theTipFlowersOr}</Checkbox>
 		</Fold>
 	</section>
 {/each}
-{#if stems.length < 12}<Act class="mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>Another stem</Act>{/if}
+{#if stems.length < 12}<Act class="mt-4" onclick={() => stems.push({ ...stems.at(-1)! })}>{texts.anotherStem}</Act>{/if}
 {#if flat && laid.rowM > 0}
 	<p class="mt-4 max-w-prose text-lg">
-		Or laid flat whole: <strong>{sayDistance(laid.rowM, units)}</strong>
-		of row, and about
-		<strong>{Math.round(laid.shoots)}</strong> shoots to cut apart once each has roots.
+		{texts.orLaidFlatWhole} <strong>{sayDistance(laid.rowM, units)}</strong>
+		{texts.ofRowAndAbout}
+		<strong>{Math.round(laid.shoots)}</strong>
+		{texts.shootsToCutApart}
 	</p>
 {/if}
 {#if cut.set === 'place'}
 	<div class="mt-4 flex flex-wrap items-end gap-4">
-		<NumberBox label={`To cover, ${surface.unit}`} step={0.5} narrow bind:value={area} />
+		<NumberBox label={texts.toCover(surface.unit)} step={0.5} narrow bind:value={area} />
 		<p class="pb-2 text-lg">
-			<strong>{drift.stalks}</strong> stalks {say(cut.spread_cm)} apart, {sayDistance(drift.metres, units)} of stalk in all.
+			<strong>{drift.stalks}</strong>
+			{texts.stalksApartOfStalk(say(cut.spread_cm), sayDistance(drift.metres, units))}
 		</p>
 	</div>
 {/if}
