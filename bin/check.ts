@@ -1,7 +1,8 @@
 /** Everything that must hold. The last line says: N passed, N failed. */
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { buildIfStale } from './build.js';
 import { serverPrograms } from './cluster.js';
 import { debian, ROOT, say, Stop } from './lib.js';
@@ -11,6 +12,8 @@ const node = process.execPath;
 const bin = (name: string, path: string) => join(ROOT, 'node_modules', name, path);
 let passed = 0;
 let failed = 0;
+/** What failed, said once more at the end, where it is looked for. */
+const bad: string[] = [];
 
 function step(name: string, args: string[], env: NodeJS.ProcessEnv = {}): boolean {
 	say(`\n── ${name}`);
@@ -38,23 +41,58 @@ function beside(name: string, args: string[]): Promise<boolean> {
 		});
 	});
 }
-const count = (good: boolean) => (good ? passed++ : failed++);
+function count(name: string, good: boolean): void {
+	if (good) passed++;
+	else {
+		failed++;
+		bad.push(name);
+	}
+}
 
 interface VitestReport {
 	numPassedTests: number;
-	numFailedTests: number;
 	numTotalTests: number;
+	testResults: {
+		name: string;
+		status: string;
+		message: string;
+		assertionResults: { fullName: string; status: string; failureMessages: string[] }[];
+	}[];
+}
+interface PlaywrightSuite {
+	suites?: PlaywrightSuite[];
+	specs: { title: string; file: string; ok: boolean; tests: { results: { error?: { message: string } }[] }[] }[];
 }
 interface PlaywrightReport {
+	suites: PlaywrightSuite[];
 	stats: { expected: number; unexpected: number; flaky: number; skipped: number };
 }
 
+const first = (told = '') => stripVTControlCharacters(told).split('\n').slice(0, 12).join('\n    ');
+function unitFailures(report: VitestReport): string[] {
+	return report.testResults.flatMap((file) => {
+		const where = relative(ROOT, file.name);
+		const tests = file.assertionResults.filter((t) => t.status === 'failed');
+		if (tests.length) return tests.map((t) => `${where}: ${t.fullName}\n    ${first(t.failureMessages[0])}`);
+		return file.status === 'failed' ? [`${where}\n    ${first(file.message)}`] : [];
+	});
+}
+const specsOf = (suite: PlaywrightSuite): PlaywrightSuite['specs'] => [...suite.specs, ...(suite.suites ?? []).flatMap(specsOf)];
+function e2eFailures(report: PlaywrightReport): string[] {
+	return report.suites
+		.flatMap(specsOf)
+		.filter((spec) => !spec.ok)
+		.map((spec) => `${spec.file}: ${spec.title}\n    ${first(spec.tests.at(-1)?.results.at(-1)?.error?.message)}`);
+}
+
 /** Counts of a runner's own report; a report that is missing or empty counts as one failure. */
-function tally<T>(file: string, read: (report: T) => [good: number, bad: number]): void {
+function tally<T>(file: string, read: (report: T) => [good: number, bad: number], failures: (report: T) => string[]): void {
 	if (!existsSync(file)) return void failed++;
-	const [good, bad] = read(JSON.parse(readFileSync(file, 'utf8')) as T);
+	const report = JSON.parse(readFileSync(file, 'utf8')) as T;
+	const [good, wrong] = read(report);
 	passed += good;
-	failed += good + bad === 0 ? 1 : bad;
+	failed += good + wrong === 0 ? 1 : wrong;
+	bad.push(...failures(report));
 }
 
 try {
@@ -77,7 +115,7 @@ try {
 			'warning'
 		])
 	]);
-	read.forEach(count);
+	['format', 'lint', 'types'].forEach((name, i) => count(name, read[i]!));
 	const unit = join(out, 'unit.json');
 	const unitGood = step('unit tests', [
 		bin('vitest', 'vitest.mjs'),
@@ -86,7 +124,7 @@ try {
 		'--reporter=json',
 		`--outputFile.json=${unit}`
 	]);
-	tally<VitestReport>(unit, (r) => [r.numPassedTests, r.numTotalTests - r.numPassedTests]);
+	tally<VitestReport>(unit, (r) => [r.numPassedTests, r.numTotalTests - r.numPassedTests], unitFailures);
 	if (!unitGood && failed === 0) failed++;
 	say('\n── build');
 	buildIfStale();
@@ -96,11 +134,12 @@ try {
 		PLAYWRIGHT_JSON_OUTPUT_FILE: e2e,
 		CHROMIUM
 	});
-	tally<PlaywrightReport>(e2e, (r) => [r.stats.expected, r.stats.unexpected + r.stats.flaky + r.stats.skipped]);
+	tally<PlaywrightReport>(e2e, (r) => [r.stats.expected, r.stats.unexpected + r.stats.flaky + r.stats.skipped], e2eFailures);
 	if (!e2eGood && failed === 0) failed++;
 } catch (error) {
 	process.stderr.write(`${error instanceof Stop ? error.message : (error as Error).stack}\n`);
 	failed++;
 }
+if (bad.length) say(`\n── What failed\n${bad.map((what) => `  ${what}`).join('\n')}`);
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
