@@ -155,6 +155,7 @@ export async function loadDemo(): Promise<void> {
 					on: since,
 					data: {
 						kind_id: kind,
+						or_kinds: w.orKinds ?? [],
 						purpose,
 						label,
 						place_id: w.place && id(`place ${w.place}`),

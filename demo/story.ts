@@ -579,6 +579,8 @@ export interface WantStory {
 	enough?: number;
 	lateWeeks?: number;
 	weighs?: 'first' | 'last';
+	/** Other kinds that would do as well. */
+	orKinds?: string[];
 }
 
 /** Where those stand that the household has set in the drawing of their bed, m. */
@@ -742,7 +744,7 @@ export const WANTS: Record<string, WantStory> = {
 		kind: 'catmint',
 		purpose: 'plants',
 		label: 'both sides of the new path',
-		place: 'path',
+		place: null,
 		target: 24,
 		due: ['09-20', 1],
 		confidence: 0.9,
@@ -777,6 +779,7 @@ export const WANTS: Record<string, WantStory> = {
 		target: 9,
 		due: ['05-25', 1],
 		confidence: 0.8,
-		shape: null
+		shape: null,
+		orKinds: ['lavender', 'catmint']
 	}
 };

@@ -47,3 +47,53 @@ test('one clump, 24 wanted: the stock is grown first in one tap, the want waits 
 	await expect(page.getByRole('status').filter({ hasText: 'What was only planned is left out.' })).toBeVisible();
 	expect((await ask()).wants[0]!.growing).toEqual([]);
 });
+
+test('sixty of any of three kinds: chosen by name, planned from all of them together, one promise on every screen; a kind is taken away again', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(200_000);
+	const base = await newGarden(app.url, 'Temperate', 'Any');
+	for (const kind of ['sage', 'lavender', 'catmint']) await addStock(base, kind, { count: '1' });
+	await page.goto(`${base}/wants/new?kind=sage`);
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('spinbutton', { name: 'How many' }).fill('60');
+	await page.getByText('Other kinds would do as well').click();
+	const choose = async (label: string, typed: string, name: string) => {
+		const field = page.getByRole('combobox', { name: label });
+		await field.fill(typed);
+		await page.getByRole('option', { name }).first().click();
+		await expect(field).toHaveValue(name);
+	};
+	await choose('Another kind', 'lavend', 'English lavender');
+	await choose('A third kind', 'catm', 'Catmint');
+	// One that is named twice can't be chosen for the first again, and what is taken away lets the rest move up.
+	await expect(page.getByRole('combobox', { name: 'A fourth kind' })).toBeVisible();
+	await page.getByRole('button', { name: 'Write it down' }).click();
+	const name = 'Garden sage, English lavender or Catmint';
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(`60 ${name}`);
+	const id = page.url().split('/').at(-1)!.split('?')[0]!;
+	const ask = async () => (await (await fetch(`${base}/plan/plan.json`)).json()) as PlanView;
+	const [want] = (await ask()).wants;
+	expect(want).toMatchObject({ id, name, target: 60 });
+	expect(new Set(want!.batches.map((b) => b.kindId)).size).toBeGreaterThan(1);
+	for (const b of want!.batches) expect(b.stock).toContain(b.kind);
+
+	await page.goto(`${base}/plan`);
+	await page.getByRole('button', { name: 'Take this plan' }).click({ timeout: 60_000 });
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const [taken] = (await ask()).wants;
+	expect(taken!.alone).toBeCloseTo(want!.odds, 9);
+	await page.goto(`${base}/wants/${id}`);
+	for (const kind of new Set(want!.batches.map((b) => b.kind)))
+		await expect(page.getByRole('listitem').filter({ hasText: 'planned for' }).filter({ hasText: kind }).first()).toBeVisible();
+	await page.getByRole('listitem').filter({ hasText: 'planned for' }).first().getByRole('link').click();
+	await expect(page.getByRole('link', { name: `60 ${name}` })).toBeVisible();
+
+	await page.goto(`${base}/wants/${id}`);
+	await page.waitForLoadState('networkidle');
+	await page.getByText('Change the number').click();
+	await choose('Another kind', '', 'None');
+	await page.getByRole('button', { name: 'Change it' }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('60 Garden sage or Catmint');
+});

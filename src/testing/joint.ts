@@ -57,8 +57,8 @@ export function jointOf(
 export const exactOf =
 	(r: JointRequest): Exact =>
 	(want, { parts }) => {
-		const { kind, season, years } = r.kinds.get(want.kindId)!;
 		const batches = parts.map(({ c, n }) => {
+			const { kind, season, years } = r.kinds.get(c.source.kindId)!;
 			const means = beliefsOf(c.way, c.source.record[c.way.id] ?? {}, r.rho);
 			const of = { kind, season, years, today: r.today, rho: r.rho, record: c.source.record };
 			return {
@@ -79,6 +79,9 @@ export function inventGarden(kinds: readonly Kind[], d: Dice): { climate: Climat
 			...{ id: `w${i}`, kindId: kind.id, target: 2 + Math.floor(d.uniform() * 25) },
 			due: today + 180 + Math.floor(d.uniform() * 700)
 		});
+		// Every fourth may be of the next one's kind as well.
+		const next = mine[(i + 1) % mine.length]!;
+		if (i % 4 === 1 && next !== kind) want.orKinds = [next.id];
 		// Of every third half would do, and ten weeks late.
 		return i % 3 === 2 ? alsoDoing(want, { enough: Math.ceil(want.target / 2), lateWeeks: 10 }) : want;
 	});
@@ -117,7 +120,7 @@ export function keepJoint(kinds: readonly Kind[], gardens: number, runs: number,
 			const parts = chosen[w]!.parts;
 			return {
 				...{ promised: promised[w]!, sampled: chosen[w]!.odds, kept: 0, runs: 0, batches: parts.length },
-				what: `${want.kindId} ${parts.map((p) => p.c.way.id).join('+')} ${climate.latitude}°`
+				what: `${parts.map((p) => `${p.c.source.kindId} ${p.c.way.id}`).join(' + ')} ${climate.latitude}°`
 			};
 		});
 		for (let run = 0; run < runs; run++) {
@@ -125,9 +128,9 @@ export function keepJoint(kinds: readonly Kind[], gardens: number, runs: number,
 			const worlds = new Map<string, World>();
 			chosen.forEach(({ parts, as: want }, w) => {
 				if (parts.length === 0) return;
-				const { kind } = r.kinds.get(want.kindId)!;
 				let there = 0;
 				for (const { c, n } of parts) {
+					const { kind } = r.kinds.get(c.source.kindId)!;
 					const key = `${kind.id} ${c.way.id}`;
 					const world = worlds.get(key) ?? worldOf(c.way, d);
 					worlds.set(key, world);

@@ -3,6 +3,14 @@ import { inLanguages } from './language.js';
 import type { Said } from './language.js';
 
 const en = {
+	// OtherKinds
+	otherKindsWould: 'Other kinds would do as well',
+	anotherKind: 'Another kind',
+	aThirdKind: 'A third kind',
+	aFourthKind: 'A fourth kind',
+	aFifthKind: 'A fifth kind',
+	noOtherKind: 'None',
+	togetherTheyMake: 'All of them together make up the number.',
 	// WouldDoFields
 	ifItCantBe: 'If it can’t be met whole',
 	fewerThatWouldDo: 'Fewer that would do',
@@ -126,7 +134,14 @@ const en = {
 	window: (window: Said) => `Window: ${window}.`,
 
 	// WayBest
+	takesSoMany: (place: Said, fits: number, due: Said) =>
+		fits === 0
+			? `${place} has no room for it from ${due} on, beside what stands there then.`
+			: `${place} takes only ${fits} of them from ${due} on, beside what stands there then.`,
+	itsGround: 'Its ground',
 	leastWork2: 'Least work',
+	withTheseOf: (kind: Said) =>
+		`All with ${kind} alone. Plan looks at all kinds that would do together, and at what else they share the garden with.`,
 	anotherWay: 'Another way',
 	more2: ' more',
 	take: (strike: Said, more: Said) => `Take ${strike}${more};`,

@@ -5,7 +5,7 @@ import type { PlanAsked } from './jointSolved.js';
 import { isoOf } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { bindsOf } from '$lib/core/joint/index.js';
+import { bindsOf, kindsFor } from '$lib/core/joint/index.js';
 import type { Bound, Change } from '$lib/core/joint/index.js';
 import { sayBinds, sayChange, sayDoing } from '$lib/core/joint/words.js';
 import type { ChangeSaid } from '$lib/core/joint/words.js';
@@ -23,8 +23,8 @@ export interface ChangeView {
 
 /** How it is done: the want asked for otherwise, the plan made with more money, or a screen where it is set. */
 export type ChangeDone = { words: string } & (
-	| { want: { target?: number; due?: string; confidence?: number; note?: string } }
-	| { grow: { plants: number; by: string; until: string } }
+	| { want: { place?: string; target?: number; due?: string; confidence?: number; note?: string } }
+	| { grow: { kind: string; plants: number; by: string; until: string } }
 	| { spend: number }
 	| { go: string }
 );
@@ -37,13 +37,16 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 	const at = request.wants.findIndex((w) => w.id === only);
 	return bindsOf({ ...joint, coming: joint.coming() }, [at]).map((b): BindView => {
 		const want = request.wants[b.want]!;
-		const kind = m.kinds.get(want.kindId)!;
+		// Of several kinds that would do, the cheapest is bought.
+		const price = Math.min(...kindsFor(want).map((id) => m.kinds.get(id)!.price.v));
 		const said = (c: Change): ChangeSaid => {
 			switch (c.of) {
 				case 'room':
 					return { ...c, place: m.places.find((p) => p.id === c.roomId)?.name ?? '' };
+				case 'bed':
+					return { of: 'bed', place: m.places.find((p) => p.id === c.bedId)?.name ?? '' };
 				case 'stock':
-					return { ...c, kind: withVariety(kind) };
+					return { ...c, kind: withVariety(m.kinds.get(c.kindId)!) };
 				case 'due':
 					return { of: 'due', on: isoOf(want.due + 7 * c.weeks) };
 				case 'confidence':
@@ -51,9 +54,9 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 				case 'number':
 					return { ...c, from: want.target };
 				case 'grow':
-					return grownSaid(kind, c);
+					return grownSaid(m.kinds.get(c.ladder.kindId)!, c, (want.orKinds ?? []).length > 0);
 				case 'money':
-					return { ...c, cost: c.plants * kind.price.v };
+					return { ...c, cost: c.plants * price };
 				default:
 					return c;
 			}
@@ -85,20 +88,31 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 					return { go: 'settings' };
 				case 'room':
 					return { go: 'settings#places' };
+				case 'bed':
+					return { want: { place: change.bedId } };
 				case 'stock':
-					return { go: `stock/new?kind=${want.kindId}` };
+					return { go: `stock/new?kind=${change.kindId}` };
 				case 'grow': {
 					const [first, second] = change.ladder.rungs;
 					const until = isoOf(Math.max(want.due, change.ladder.due));
-					return { grow: { plants: Math.max(1, first!.plants), by: isoOf((second ?? first!).on - 1), until } };
+					return {
+						grow: { kind: change.ladder.kindId, plants: Math.max(1, first!.plants), by: isoOf((second ?? first!).on - 1), until }
+					};
 				}
 			}
 		}
 	});
 }
 
-function grownSaid(kind: Kind, { ladder: { rungs, wayId, due }, growing }: Extract<Change, { of: 'grow' }>): ChangeSaid {
-	const piece = handbook().ways.get(kind.ways.find((w) => w.id === wayId)!.way)!.piece as [string, string];
+/** @param named of several kinds that would do it says which one is grown first */
+function grownSaid(
+	kind: Kind,
+	{ ladder: { rungs, wayId, due }, growing }: Extract<Change, { of: 'grow' }>,
+	named: boolean
+): ChangeSaid {
+	const [one, many] = handbook().ways.get(kind.ways.find((w) => w.id === wayId)!.way)!.piece;
+	const of = named ? ` of ${withVariety(kind)}` : '';
+	const piece: [string, string] = [`${one}${of}`, `${many}${of}`];
 	return { of: 'grow', rungs: rungs.map((x) => ({ ...x, on: isoOf(x.on) })), piece, growing, due: isoOf(due) };
 }
 
@@ -106,6 +120,7 @@ function grownSaid(kind: Kind, { ladder: { rungs, wayId, due }, growing }: Extra
 const EFFORT: Record<Change['of'], number> = {
 	confidence: 0,
 	due: 1,
+	bed: 1,
 	grow: 2,
 	number: 3,
 	minutes: 4,

@@ -19,6 +19,7 @@ import type { ClashSaid } from '$lib/core/joint/words.js';
 import { effortOf } from '$lib/core/plan/effort.js';
 import type { PlanRequest } from '$lib/core/plan/planTypes.js';
 import { livesAt } from '$lib/core/plan/winter.js';
+import { wantedName } from '$lib/core/ledger/wish.js';
 
 /** What the garden has of room and time, and all that grows in it: for its plan, and for the plan of a single want. */
 export function carriedBy(
@@ -73,16 +74,17 @@ export function clashSaid(m: Model, snapshot: Snapshot, c: Clash): string {
 				? { of: 'age', want: wantName(m, snapshot, c.wantId) }
 				: c.of === 'money'
 					? { of: 'money', over: c.over }
-					: c.of === 'stock'
-						? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
-						: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
+					: c.of === 'ground'
+						? { of: 'ground', on, place: m.places.find((p) => p.id === c.bedId)?.name ?? '' }
+						: c.of === 'stock'
+							? { of: 'stock', on, plant: plantName(m, snapshot, c.sourceId) }
+							: { of: 'room', on, overCm2: c.over, places: c.of.map((id) => m.places.find((p) => p.id === id)?.name ?? '') };
 	return sayClash(said, m.garden.units, m.garden.data.currency);
 }
 
 function wantName(m: Model, snapshot: Snapshot, id: string | undefined): string {
 	const want = snapshot.wants.find((w) => w.id === id);
-	const kind = want && m.kinds.get(want.kind_id);
-	return want && kind ? `${want.target} ${withVariety(kind)}` : 'a want';
+	return want ? `${want.target} ${wantedName(m.kinds, want)}` : 'a want';
 }
 
 function plantName(m: Model, snapshot: Snapshot, id: string | null): string {

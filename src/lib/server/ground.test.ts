@@ -4,6 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { gardenById } from './context.js';
 import type { Garden } from './context.js';
 import { closeDatabase, database } from './db.js';
+import { fitsOnDay, groundElsewhere, groundFor } from './groundFree.js';
 import { bedFilled, bedsShown, whereTo } from './groundView.js';
 import { leavingShown } from './leavingView.js';
 import { record, undo } from './ledger.js';
@@ -81,6 +82,32 @@ describe('the ground on a day', () => {
 					expect(Math.hypot(x - u, y - v)).toBeGreaterThan((s.acrossM + filled.asked.spacingCm / 100) / 2 - 0.002);
 		const to = (await whereTo(garden, 'lavender', 5))!.beds.find((b) => b.id === path.id)!;
 		expect(to.fits).toBe(filled.asked.count);
+	});
+
+	it('is the same for a want that is planned for a bed: what fits on its day beside all that stands there then', async () => {
+		const [m, s] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+		const penstemon = s.wants.find((w) => w.kind_id === 'penstemon')!;
+		const ground = groundFor(m, s, penstemon, new Set())!;
+		expect(ground.bedId).toBe((await place('Cutting bed')).id);
+		expect(ground.from[0]).toBe(m.today);
+		for (const [i, day] of ground.from.entries()) {
+			if ((ground.from[i + 1] ?? Infinity) <= dayNumber(penstemon.due)) continue;
+			const told = (await whereTo(garden, 'penstemon', 14, { on: day }))!.beds.find((b) => b.id === ground.bedId)!;
+			expect(ground.fits[i]).toBe(told.fits);
+		}
+		// What is to move there leaves room for few; before it there is plenty. A day later than today's count is the last one's.
+		const early = groundFor(m, s, { ...penstemon, due: addDays(today, 30) }, new Set())!;
+		expect(fitsOnDay(early, dayNumber(today))).toBeLessThan(14);
+		expect(early.fits[0]!).toBeGreaterThan(14);
+		expect(fitsOnDay(ground, dayNumber(penstemon.due))).toBeLessThan(14);
+		// A bed that it could go to instead has room for some on the day, and is not the one it is for.
+		for (const other of groundElsewhere(m, s, penstemon, new Set())) {
+			expect(other.bedId).not.toBe(ground.bedId);
+			expect(fitsOnDay(other, dayNumber(penstemon.due))).toBeGreaterThan(0);
+		}
+		// No bed, none that is measured, a hedge: nothing is said of ground.
+		for (const over of [{ place_id: null }, { place_id: (await place('Kitchen sill')).id }, { purpose: 'hedge' as const }])
+			expect(groundFor(m, s, { ...penstemon, ...over }, new Set())).toBeNull();
 	});
 
 	it('grows: no plant is narrower on a later day, and none wider than its kind gets', async () => {

@@ -70,7 +70,7 @@ export interface Standing {
 }
 
 /** Batches on their way to a bed that is named by their want, each with the day on which most are usually planted. */
-function comingTo(m: Model, s: Snapshot): Coming[] {
+export function comingTo(m: Model, s: Snapshot): Coming[] {
 	const placeOf = new Map(s.wants.filter((w) => w.place_id !== null && !w.dropped_on).map((w) => [w.id, w.place_id!]));
 	return s.living.flatMap((b): Coming[] => {
 		const placeId = placeOf.get(b.wantId ?? '');
@@ -324,6 +324,29 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 			}
 		: null;
 	return { bed, kinds: choices, filled, trouble: asked.ok ? null : asked.problem.sentence };
+}
+
+interface FitsAsked {
+	bedId: string;
+	kind: Kind;
+	spacingCm: number;
+	day: DayNumber;
+	/** Where at least so many fit, about how many is told. */
+	enough: number;
+}
+
+/** How many of a kind, so far apart, fit in a bed beside what stands there on a day; null where that is not measured. */
+export function fitsIn(m: Model, s: Snapshot, { bedId, kind, spacingCm, day, enough }: FitsAsked): number | null {
+	const bed = bedsIn(m, s, day).find((b) => b.id === bedId);
+	const shape = s.places.find((p) => p.id === bedId)?.shape;
+	if (!bed?.ground || !shape) return null;
+	const apart = spacingCm / 100;
+	// Each keeps a disk as wide as itself and half a spacing off; of what is left squares of the spacing, for the edges.
+	const taken = bed.stands.reduce((sum, x) => sum + (x.at.length * Math.PI * (x.acrossM + apart) ** 2) / 4, 0);
+	const about = Math.floor((bed.ground.areaM2 - taken) / apart ** 2);
+	if (about >= enough) return about;
+	const filled = fillingOf(kind, shape, spacingCm, { pattern: 'triangular', marginCm: 0, stands: bed.stands }, false);
+	return filled.ok ? filled.value.filling.count : 0;
 }
 
 /** How many of those that fit stand in light that suits the kind: where it differs along the bed, in its best part. */

@@ -15,7 +15,8 @@ import {
 	tell,
 	toldOf
 } from '$lib/core/joint/index.js';
-import type { JointRequest, Pattern, Solved } from '$lib/core/joint/index.js';
+import { plantsOf } from '$lib/core/joint/patterns.js';
+import type { Ground, JointRequest, JointWant, Pattern, Solved } from '$lib/core/joint/index.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { StageNeed } from '$lib/core/plan/effort.js';
 import { north, tropics } from '../../testing/climates.js';
@@ -44,6 +45,108 @@ describe('gardens that can carry little', () => {
 			const s = solved(r);
 			expect(s.chosen.every((x) => x.parts.length === 0)).toBe(true);
 			expect(tell(s.p, s).wants).toHaveLength(r.wants.length);
+		}
+	});
+
+	it('plans no more for a bed than its ground takes, waits for what moves away, and names a bed that has room', () => {
+		const moves = today + 560;
+		const from = [today, moves];
+		const bed = (fits: number[], over: Partial<Ground> = {}): Ground => ({ bedId: 'bed', from, fits, there: 0, ...over });
+		const sources = [sourceOf('s', lavender, 8)];
+		const inBed = (s: Solved) =>
+			s.chosen.reduce((n, x) => n + (x.parts.length ? Math.min(x.as.target, plantsOf(x.parts)) : 0), 0);
+		const both = (fits: number[]) =>
+			asked({
+				sources,
+				wants: [want({ id: 'a', target: 12, ground: bed(fits) }), want({ id: 'b', target: 14, ground: bed(fits), priority: 4 })]
+			});
+		// Without a bed that is measured, and where there is room for all, both are met.
+		for (const r of [both([26, 26]), asked({ sources, wants: [want({ id: 'a' }), want({ id: 'b', target: 14 })] })])
+			expect(Math.min(...solved(r).odds)).toBeGreaterThan(0.9);
+		const s = solved(both([20, 20]));
+		expect(inBed(s)).toBeLessThanOrEqual(20 + 1e-6);
+		expect(s.odds[1]!).toBeGreaterThan(0.9);
+		expect(s.odds[0]!).toBeLessThan(0.9);
+		const [bound] = bindsOf({
+			...{ solved: s, exact: exactOf(s.p.r), already: (w) => w.already },
+			elsewhere: () => [bed([8, 8], { bedId: 'small' }), bed([30, 30], { bedId: 'free' })]
+		});
+		expect(bound!.by).toContain('ground');
+		expect(bound!.changes.find(({ change }) => change.of === 'bed')!.change).toEqual({ of: 'bed', bedId: 'free' });
+		// Of what stands there already of the want itself only the rest asks for room.
+		const there = solved(asked({ sources, wants: [want({ target: 30, ground: bed([20, 20], { there: 12 }) })] }));
+		expect(inBed(there) - 12).toBeGreaterThan(0);
+		expect(Math.min(18, plantsOf(there.chosen[0]!.parts))).toBeLessThanOrEqual(20);
+
+		// Something stands there until it moves: in time there is no ground, later there is.
+		const due = moves - 60;
+		const full = (over: Partial<JointWant> = {}) =>
+			asked({ sources, wants: [alsoDoing(want({ due, ground: bed([0, 30]), ...over }), {})] });
+		const held = solved(full());
+		expect(held.chosen[0]!.parts).toEqual([]);
+		const [waits] = bindsOf({ solved: held, exact: exactOf(held.p.r), already: (w) => w.already });
+		expect(waits!.by).toEqual(expect.arrayContaining(['ground', 'time']));
+		const weeks = waits!.changes.flatMap(({ change }) => (change.of === 'due' ? [change.weeks] : []));
+		expect(due + 7 * weeks[0]!).toBeGreaterThanOrEqual(moves);
+		const late = solved({ ...full(), wants: [alsoDoing(full().wants[0]!, { lateWeeks: 16 })] });
+		expect(late.chosen[0]!.as.due).toBeGreaterThanOrEqual(moves);
+		expect(late.promised[0]!).toBeGreaterThan(0.9);
+
+		// By hand: told; pinned: obeyed, and nothing more comes there.
+		const { sourceId, wayId, on, pieces } = tell(s.p, s).wants[1]!.batches[0]!;
+		const mine = byHand(
+			s.p,
+			['a', 'b'].map((wantId) => ({ wantId, sourceId, wayId, on, pieces })),
+			exactOf(s.p.r)
+		);
+		const clashes = mine.ok ? mine.value.clashes : [];
+		expect(clashes.filter((c) => c.of === 'ground')).toMatchObject([{ bedId: 'bed', day: today }]);
+		const pinned = { wantId: 'a', sourceId, wayId, on, pieces };
+		const obeyed = solved({ ...both([20, 20]), rules: { pinned: [pinned] } });
+		expect(obeyed.chosen[0]!.parts.some((x) => x.n === pieces)).toBe(true);
+		expect(inBed(obeyed)).toBeLessThanOrEqual(20 + 1e-6);
+	});
+
+	it('meets a want of any of several kinds with all of them together, each from its own plants and in its own season', () => {
+		const sage = kind('sage');
+		const catmint = kind('catmint');
+		const kinds = [lavender, sage, catmint];
+		const sources = [sourceOf('l', lavender, 1), sourceOf('s', sage, 1), sourceOf('c', catmint, 1)];
+		// A plant of each gives too few by itself for so many.
+		const of = (orKinds: string[], target: number) =>
+			solved(jointOf(north, kinds, { wants: [want({ target, orKinds })], sources, minutesPerWeek: 300 }));
+		const met = (s: Solved) => s.odds[0]! >= 0.9;
+		const most = (orKinds: string[]) => {
+			let n = 4;
+			while (n < 2_000 && met(of(orKinds, n + 4))) n += 4;
+			return n;
+		};
+		const alone = most([]);
+		const both = most(['sage', 'catmint']);
+		expect(alone).toBeGreaterThan(4);
+		expect(both).toBeGreaterThan(alone);
+		const s = of(['sage', 'catmint'], both);
+		const taken = new Set(s.chosen[0]!.parts.map(({ c }) => c.source.kindId));
+		expect(taken.size).toBeGreaterThan(1);
+		for (const { c } of s.chosen[0]!.parts) {
+			const its = kinds.find((k) => k.id === c.source.kindId)!;
+			expect(its.ways).toContain(c.way);
+			expect(c.inBest || s.p.field.windowOn(its.id, c.way, c.on).opens < c.on).toBe(true);
+		}
+		// One more kind to choose from is never a dearer plan, by the sample that it was found on.
+		for (const target of [6, 12, alone]) {
+			const cost = (orKinds: string[]) => costOf(of(orKinds, target).chosen);
+			expect(cost(['sage'])).toBeLessThanOrEqual(cost([]) + 1e-9);
+		}
+		// Stock that would help is of the kind of which the fewest are missing; money buys whichever kind is cheapest.
+		const short = of(['sage', 'catmint'], both * 3);
+		const [bound] = bindsOf({ solved: short, exact: exactOf(short.p.r), already: () => Float64Array.of(1) });
+		const more = bound!.changes.flatMap(({ change }) => (change.of === 'stock' ? [change] : []));
+		expect(more).toHaveLength(1);
+		for (const { kindId, more: plants } of more) {
+			expect(kinds.map((k) => k.id)).toContain(kindId);
+			const grown = sources.map((x) => (x.kindId === kindId ? { ...x, stock: { ...x.stock, count: 1 + plants } } : x));
+			expect(met(solved({ ...short.p.r, sources: grown }))).toBe(true);
 		}
 	});
 
@@ -264,7 +367,8 @@ describe('what would help', () => {
 				change.of === 'spend' ||
 				change.of === 'grow' ||
 				change.of === 'confidence' ||
-				change.of === 'room'
+				change.of === 'room' ||
+				change.of === 'bed'
 			)
 				continue;
 			const done: JointRequest =

@@ -8,12 +8,13 @@ import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
 import { carriedBy } from './carried.js';
+import { groundFor } from './groundFree.js';
 import { solver } from './solver.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
 import { keepOf, stockPlantOf, takingsFrom } from './wants.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
-import { JOINT, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
+import { JOINT, kindsFor, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { JointRequest, JointWant, Rules, Source, Weights } from '$lib/core/joint/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
@@ -90,9 +91,17 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		if (why) left.push({ wantId: w.id, why });
 		else
 			wants.push({
-				...{ id: w.id, kindId: w.kind_id, target: w.target, due, confidence: w.confidence },
+				...{
+					id: w.id,
+					kindId: w.kind_id,
+					orKinds: w.or_kinds.filter((id) => m.kinds.has(id)),
+					target: w.target,
+					due,
+					confidence: w.confidence
+				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
+				ground: groundFor(m, snapshot, w, new Set(ids(batches))),
 				already: oddsOf(m, snapshot, w, batches).pmf,
 				otherwise: otherwise.map((o) => ({
 					...o,
@@ -100,7 +109,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				}))
 			});
 	}
-	const wanted = new Set(wants.map((w) => w.kindId));
+	const wanted = new Set(wants.flatMap(kindsFor));
 	const sources = stocks.filter((s) => wanted.has(s.kind_id) && !isBarred(protectionOf(s), yearOf(m.today)));
 	const request: JointRequest = {
 		...carriedBy(m, snapshot, solve, wanted),

@@ -3,6 +3,7 @@ import { error } from '@sveltejs/kit';
 import { v5 as uuidv5 } from 'uuid';
 import type { Garden } from './context.js';
 import { gardenOr404 } from './forms.js';
+import { groundElsewhere } from './groundFree.js';
 import { jointAsk, oddsOf } from './jointRequest.js';
 import type { JointAsk } from './jointRequest.js';
 import { Kept } from './kept.js';
@@ -16,7 +17,7 @@ import type * as state from './store/state.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import { beginJoint, finishJoint, toldOf } from '$lib/core/joint/index.js';
-import type { Begun, Coming, Exact, JointWant, Part, Pattern, Rules, Solved } from '$lib/core/joint/index.js';
+import type { Begun, Coming, Exact, Ground, JointWant, Part, Pattern, Rules, Solved } from '$lib/core/joint/index.js';
 import { blankBatch } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { atLeast } from '$lib/core/odds/strike.js';
@@ -38,7 +39,7 @@ export const rulesOf = ({ not, off, free, spend }: PlanChoice): Rules => ({
 /** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
 function batchOf(want: JointWant, { c, n }: Part): Batch {
 	const id = uuidv5(`${c.name} ${n}`, NOT_WRITTEN);
-	const d = { code: '', kind_id: want.kindId, way_id: c.way.id, stock_id: c.source.id, want_id: want.id, place_id: null };
+	const d = { code: '', kind_id: c.source.kindId, way_id: c.way.id, stock_id: c.source.id, want_id: want.id, place_id: null };
 	return { ...blankBatch(id, d), plannedOn: isoOf(c.on), plannedCount: n };
 }
 const NOT_WRITTEN = '3b1f2f5e-6f0e-4d57-9a3e-0d3c2f6d9a11';
@@ -51,12 +52,14 @@ export interface Joint {
 	solved: Solved;
 	exact: Exact;
 	already: (want: JointWant) => Float64Array;
+	/** The other beds that a want could go to. */
+	elsewhere: (want: JointWant) => Ground[];
 	/** Plants that are grown to be stock: of wants to keep a kind, with what is planned for them. */
 	coming: () => Coming[];
 }
 
 /** A plan under way: begun, and finished once somebody has waited for the end. */
-interface Working extends Pick<Joint, 'ask' | 'stands' | 'exact' | 'already'> {
+interface Working extends Pick<Joint, 'ask' | 'stands' | 'exact' | 'already' | 'elsewhere'> {
 	begun: Begun;
 	solved: Solved | null;
 }
@@ -111,7 +114,9 @@ async function begin(garden: Garden, choice: PlanChoice): Promise<Working> {
 	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
 	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
 	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
-	return { ask, exact, already, stands, begun: beginJoint(request, exact), solved: null };
+	const elsewhere: Joint['elsewhere'] = (want) =>
+		groundElsewhere(m, snapshot, asRow(want), new Set(mine.get(want.id)!.map((b) => b.id)));
+	return { ask, exact, already, stands, elsewhere, begun: beginJoint(request, exact), solved: null };
 }
 
 function comingOf({ ask: { m, snapshot, request, mine } }: Working, { chosen }: Solved): Coming[] {

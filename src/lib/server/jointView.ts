@@ -16,7 +16,7 @@ import type { Watched } from './watched.js';
 import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
 import type { Aim } from '$lib/core/joint/aims.js';
 import { byHand, lastDayOf, solveJoint, standsIn, tell } from '$lib/core/joint/index.js';
 import type { Solved } from '$lib/core/joint/index.js';
@@ -28,6 +28,7 @@ import { standing } from '$lib/core/odds/words.js';
 import { effortOf } from '$lib/core/plan/effort.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
+import { wantedName } from '$lib/core/ledger/wish.js';
 
 export interface PlanView {
 	aim: Aim;
@@ -104,6 +105,7 @@ export interface Growing {
 
 export interface BatchPlanned {
 	kindId: string;
+	kind: string;
 	wayId: string;
 	way: string;
 	piece: readonly [string, string];
@@ -188,10 +190,9 @@ function shown(
 	const stocks = new Map(snapshot.stocks.map((s) => [s.id, s]));
 	const wantRow = new Map(snapshot.wants.map((w) => [w.id, w]));
 	const today = m.garden.today;
-	const nameOf = (w: state.WantRow) => withVariety(m.kinds.get(w.kind_id)!);
+	const nameOf = (w: state.WantRow) => wantedName(m.kinds, w);
 	const wants = told.wants.map((w, i): WantPlanned => {
 		const row = wantRow.get(w.wantId)!;
-		const kind = m.kinds.get(row.kind_id)!;
 		return {
 			...{
 				id: row.id,
@@ -209,12 +210,16 @@ function shown(
 			beside: ask.all.get(row.id) ?? 0,
 			growing: ask.mine.get(row.id)!.flatMap((b) => growingOf(m, b)),
 			batches: w.batches.map((b): BatchPlanned => {
-				const profile = kind.ways.find((x) => x.id === b.wayId)!;
 				const stock = stocks.get(b.sourceId)!;
+				const kind = m.kinds.get(stock.kind_id)!;
+				const called = stock.label || (placeName.get(stock.place_id ?? '') ?? '');
+				const profile = kind.ways.find((x) => x.id === b.wayId)!;
 				return {
-					...{ kindId: kind.id, wayId: b.wayId, way: wayLabel(kind, profile), stockId: b.sourceId },
+					...{ kindId: kind.id, kind: withVariety(kind) },
+					...{ wayId: b.wayId, way: wayLabel(kind, profile), stockId: b.sourceId },
 					piece: handbook().ways.get(profile.way)!.piece as [string, string],
-					stock: stock.label || (placeName.get(stock.place_id ?? '') ?? ''),
+					// Where other kinds would do as well, it says which one it is.
+					stock: row.or_kinds.length > 0 ? withLabel(kind, called) : called,
 					...{ on: isoOf(b.on), last: isoOf(lastOf(solved, i, b)), pieces: b.pieces, inBest: b.inBest, pinned: b.pinned },
 					stages: b.needs.map((n, k) => ({
 						...{ to: n.to, from: isoOf(n.from), until: isoOf(n.until), count: Math.round(n.entering) },
@@ -229,7 +234,7 @@ function shown(
 		.flatMap((w) =>
 			w.batches.map((b): Move => ({
 				...{ wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}`, on: b.on, last: b.last },
-				says: sayMove({ pieces: b.pieces, piece: b.piece, kind: w.name, on: b.on, last: b.last, today }),
+				says: sayMove({ pieces: b.pieces, piece: b.piece, kind: b.kind, on: b.on, last: b.last, today }),
 				guide: `guide/${b.kindId}/${b.wayId}`
 			}))
 		)

@@ -81,6 +81,38 @@ describe('a batch that was struck first', () => {
 		expect(await code(record(writer, [act('batch.meant', uuidv7(), { want_id: wanted })]))).toBe('batch.unknown');
 	});
 
+	it('serves a want that it would do for as well, and counts there beside those of the first kind', async () => {
+		const any = uuidv7();
+		const others = (or_kinds: string[], over = {}) =>
+			code(record(writer, [want(any, { kind_id: 'sage', or_kinds, target: 16, ...over })]));
+		expect(await others(['lavender', 'sage'])).toBe('want.same-kind');
+		expect(await others(['lavender', 'lavender'])).toBe('want.same-kind');
+		expect(await others(['no such kind'])).toBe('kind.unknown');
+		expect(await others(['lavender'], { purpose: 'hedge' })).toBe('want.one-kind');
+		expect(await others(['lavender', 'box', 'iris', 'catmint', 'fuchsia'])).not.toBe('ok');
+		expect(await others(['lavender', 'box'])).toBe('ok');
+		const of = await view(any);
+		expect(of.kindName).toMatch(/^.*sage, .*lavender or .*box$/i);
+		expect(of.odds).toBe(0);
+		expect(await code(record(writer, [act('batch.meant', batch, { want_id: any })]))).toBe('ok');
+		const lavender = (await view(any)).odds;
+		const [stock, second] = [uuidv7(), uuidv7()];
+		expect(await code(record(writer, [stockAct(stock, { kind_id: 'sage' })]))).toBe('ok');
+		const sage = { ...{ kind_id: 'sage', way_id: 'semi-ripe', stock_id: stock, want_id: any }, place_id: null, count: 20 };
+		expect(
+			await code(record(writer, [act('batch.planned', second, { ...sage, planned_on: '2027-08-20' }, { takesCode: true })]))
+		).toBe('ok');
+		const both = await view(any);
+		expect(both.odds).toBeGreaterThan(lavender);
+		expect(both.batches.map((b) => b.kindName).sort()).toEqual(['English lavender', 'Garden sage']);
+		const { rows } = await database().query<{ line: string }>(
+			`SELECT line FROM entry WHERE garden_id = $1 AND subject_id = $2 ORDER BY seq DESC LIMIT 1`,
+			[gardenId, any]
+		);
+		expect(rows[0]!.line).toMatch(/^Want: 16 .*sage, .*lavender or .*box/i);
+		expect(await code(record(writer, [act('batch.meant', batch, { want_id: null })]))).toBe('ok');
+	});
+
 	it('a planned one can be given away as well, and is struck for what it is meant for then', async () => {
 		const planned = uuidv7();
 		const plan = {

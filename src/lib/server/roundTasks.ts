@@ -26,6 +26,8 @@ import type { Marks } from '$lib/core/round/marks.js';
 import { winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 import { withVariety } from '$lib/core/handbook/schema.js';
+import type { Kind } from '$lib/core/handbook/schema.js';
+import { anyOf, kindsOfWant } from '$lib/core/ledger/wish.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 import { sayVolume } from '$lib/core/units/index.js';
 
@@ -72,8 +74,15 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 	const served = new Set(w.batches.map((b) => b.wantId));
 	return w.wants.flatMap((want): RoundTask[] => {
-		const kind = w.kinds.get(want.kind_id);
-		if (!kind || want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
+		if (want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
+		// Of several kinds that would do, the first that it can be planned of today.
+		return kindsOfWant(want)
+			.flatMap((id) => w.kinds.get(id) ?? [])
+			.flatMap((kind) => openFor(want, kind))
+			.slice(0, 1);
+	});
+
+	function openFor(want: RoundWorld['wants'][number], kind: Kind): RoundTask[] {
 		const standing = w.stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
 		const stock = standing.find((s) => !isBarred(protectionOf(s), yearOf(day)));
 		// All there is may not be multiplied: nothing asks to plan from it.
@@ -96,7 +105,7 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 			task({
 				key: `decide:${want.id}`,
 				work: 'decide',
-				title: `Plan ${want.target} ${kind.common}${want.label ? `, ${want.label}` : ''}`,
+				title: `Plan ${want.target} ${anyOf(kindsOfWant(want).map((id) => w.kinds.get(id)?.common ?? id))}${want.label ? `, ${want.label}` : ''}`,
 				from,
 				by: Math.max(by, from),
 				late: false,
@@ -105,10 +114,10 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 				link: `wants/${want.id}`,
 				count: want.target,
 				minutes: 3,
-				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes), false)}` : ''}.`
+				why: `Nothing is struck for it yet, and the time for a ${way?.name ?? 'cutting'}${want.or_kinds.length ? ` of ${withVariety(kind)}` : ''} is now${open.closes ? `, until about ${sayDate(isoOf(open.closes), false)}` : ''}.`
 			})
 		];
-	});
+	}
 }
 
 const VERB: Record<string, string> = {

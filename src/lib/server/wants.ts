@@ -28,12 +28,16 @@ import type { Plan } from '$lib/core/plan/options.js';
 import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { ColdFelt } from '$lib/core/season/cold.js';
 import { wintersIn } from '$lib/core/season/season.js';
+import { anyOf, kindNamed, kindsOfWant, wantedName } from '$lib/core/ledger/wish.js';
 import type { InsideWinters } from '$lib/core/shelter/index.js';
 
 export interface WantView {
 	id: string;
 	version: number;
 	kindId: string;
+	/** Others that it may be met with. */
+	orKinds: readonly string[];
+	/** All that would do, by name. */
 	kindName: string;
 	purpose: state.WantRow['purpose'];
 	label: string;
@@ -61,6 +65,7 @@ export interface WantView {
 	batches: {
 		id: string;
 		code: string;
+		kindName: string;
 		status: Batch['status'];
 		wayId: string;
 		inHand: number;
@@ -134,7 +139,8 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 			id: w.id,
 			version: w.version,
 			kindId: w.kind_id,
-			kindName: kind ? withVariety(kind) : w.kind_id,
+			orKinds: w.or_kinds,
+			kindName: wantedName(kinds, w),
 			purpose: w.purpose,
 			label: w.label,
 			placeId: w.place_id,
@@ -172,6 +178,7 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 			batches: found.map(({ batch: b, forecast: f }) => ({
 				id: b.id,
 				code: b.code,
+				kindName: kindNamed(kinds, b.kindId),
 				status: b.status,
 				wayId: b.wayId,
 				inHand: inHand(b),
@@ -189,11 +196,11 @@ const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches
 /** What the odds of a want hang on besides the season: its batches, what others of their ways have taught, its parents. */
 const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: readonly state.StockRow[]) => [
 	mine.map((b) => [b.id, b.version]),
-	[...new Map(mine.map((b) => [`${b.wayId} ${m.formOf(b.stockId)}`, b]))].map(([of, b]) => [
+	[...new Map(mine.map((b) => [`${b.kindId} ${b.wayId} ${m.formOf(b.stockId)}`, b]))].map(([of, b]) => [
 		of,
-		m.record.of(w.kind_id, b.wayId, [], m.formOf(b.stockId))
+		m.record.of(b.kindId, b.wayId, [], m.formOf(b.stockId))
 	]),
-	m.kinds.get(w.kind_id),
+	kindsOfWant(w).map((id) => m.kinds.get(id)),
 	w.purpose === 'keep' ? stocks.filter((s) => s.kind_id === w.kind_id) : null
 ];
 
@@ -251,6 +258,7 @@ export const takingsFrom = (s: state.StockRow, kind: Kind, batches: readonly Bat
 
 export interface StockChoice {
 	id: string;
+	kindId: string;
 	label: string;
 	may: ReturnType<typeof mayMultiply>;
 	refused: boolean;
@@ -260,6 +268,8 @@ export interface StockChoice {
 export interface WantPlan {
 	choices: StockChoice[];
 	stockId: string | null;
+	/** The kind that the plan is of. */
+	kindId: string;
 	plan: Plan | null;
 	/** Why no plan was made. */
 	why: string | null;
@@ -287,7 +297,7 @@ const UNWRITTEN = '00000000-0000-0000-0000-000000000000';
 /** The plan of a want that is still being typed, from the first of its stocks that may be multiplied. */
 export async function wouldTake(
 	garden: Garden,
-	draft: Pick<state.WantRow, 'kind_id' | 'purpose' | 'target' | 'due' | 'confidence'>
+	draft: Pick<state.WantRow, 'kind_id' | 'or_kinds' | 'purpose' | 'target' | 'due' | 'confidence'>
 ): Promise<WantPlan | null> {
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
 	const want: state.WantRow = {
@@ -306,9 +316,11 @@ const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000, true);
 async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockId: string | null): Promise<WantPlan | null> {
 	const { garden } = m;
 	const db = database();
-	const kind = m.kinds.get(want.kind_id);
-	if (!kind) return null;
-	const stocks = snapshot.stocks.filter((s) => s.kind_id === kind.id && !s.gone_on);
+	const kinds = kindsOfWant(want).flatMap((id) => m.kinds.get(id) ?? []);
+	const first = m.kinds.get(want.kind_id);
+	if (!first) return null;
+	const several = kinds.length > 1;
+	const stocks = snapshot.stocks.filter((s) => kinds.some((k) => k.id === s.kind_id) && !s.gone_on);
 	const [taken, ofWant] = await Promise.all([
 		state.batchesFrom(
 			db,
@@ -319,11 +331,13 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 	]);
 	const places = m.places.filter((p) => !p.closed);
 	const choices = stocks.map((s): StockChoice => {
+		const kind = m.kinds.get(s.kind_id)!;
+		const name = s.label || places.find((p) => p.id === s.place_id)?.name;
 		const may = mayMultiply(protectionOf(s), yearOf(m.today));
 		const takings = takingsFrom(s, kind, taken);
 		return {
-			id: s.id,
-			label: s.label || places.find((p) => p.id === s.place_id)?.name || kind.common,
+			...{ id: s.id, kindId: kind.id },
+			label: several ? [withVariety(kind), name].filter(Boolean).join(', ') : name || kind.common,
 			may,
 			refused: isBarred(protectionOf(s), yearOf(m.today)),
 			givesNow: kind.ways.map((w) => ({
@@ -334,32 +348,51 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 	});
 	const due = dayNumber(want.due);
 	const target = want.target;
-	const keep = want.purpose === 'keep' ? keepOf(m, kind, stocks, due) : null;
+	const keep = want.purpose === 'keep' ? keepOf(m, first, stocks, due) : null;
 	const growing = wantParts(m, ofWant, due).parts;
 	const others = keep ? [keep.pmf] : [];
 	const result: WantPlan = {
 		choices,
 		stockId: null,
+		kindId: first.id,
 		plan: null,
 		why: null,
 		keep,
-		buying: target * kind.price.v,
+		buying: target * Math.min(...kinds.map((k) => k.price.v)),
 		beside: ofWant.length > 0 || keep !== null,
 		target
 	};
 	const chosen = stockId
-		? choices.find((c) => c.id === stockId)
-		: [...choices].sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0];
+		? choices.filter((c) => c.id === stockId)
+		: kinds.flatMap((k) => {
+				const ofKind = choices.filter((c) => c.kindId === k.id);
+				return ofKind.sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0] ?? [];
+			});
+	const free = chosen.filter((c) => !c.refused);
+	const refused = chosen[0];
 	if (aloneOf({ target, growing, others }).probability >= want.confidence)
 		result.why = 'As things stand it is in hand: nothing more needs striking.';
-	else if (!chosen) result.why = `There is no stock of ${kind.common} in this garden: add it first, then plan.`;
-	else if (chosen.refused) {
-		result.stockId = chosen.id;
-		result.why = chosen.may.sentence;
+	else if (!refused)
+		result.why = `There is no stock of ${anyOf(kinds.map((k) => k.common))} in this garden: add it first, then plan.`;
+	else if (free.length === 0) {
+		result.stockId = refused.id;
+		result.why = refused.may.sentence;
 	} else {
-		const stock = stocks.find((s) => s.id === chosen.id)!;
-		result.stockId = chosen.id;
-		result.plan = plan({
+		const made: { stock: state.StockRow; plan: Plan }[] = [];
+		for (const c of free) {
+			const stock = stocks.find((s) => s.id === c.id)!;
+			made.push({ stock, plan: await planFrom(stock) });
+		}
+		const best = made.reduce((a, b) => (better(b.plan, a.plan) ? b : a));
+		result.stockId = best.stock.id;
+		result.kindId = best.stock.kind_id;
+		result.plan = best.plan;
+	}
+	return result;
+
+	async function planFrom(stock: state.StockRow): Promise<Plan> {
+		const kind = m.kinds.get(stock.kind_id)!;
+		return plan({
 			kind,
 			book: m.book,
 			stock: stockPlantOf(stock, kind),
@@ -378,7 +411,15 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 			oneAge: want.purpose === 'hedge'
 		});
 	}
-	return result;
 }
+
+/** Of plans of different kinds: the one that does it with less work and money, else the one that comes nearest to it. */
+function better(a: Plan, b: Plan): boolean {
+	const [x, y] = [a, b].map((p) => p.ways.find((w) => w.best)?.best);
+	if (!x || !y) return x !== undefined || (y === undefined && nearest(a) > nearest(b));
+	const sumOf = ({ effort }: typeof x) => (effort.minutes / 60) * a.hourWorth + effort.cost;
+	return sumOf(x) < sumOf(y);
+}
+const nearest = (p: Plan): number => p.ways.reduce((most, w) => Math.max(most, w.fallback?.probability ?? 0), 0);
 
 const sum = (c: StockChoice) => c.givesNow.reduce((n, g) => n + g.pieces, 0);

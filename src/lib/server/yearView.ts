@@ -10,6 +10,7 @@ import { dayInYear, dayNumber, dayOfYear, isoOf, sayDate, yearOf } from '$lib/co
 import type { DayNumber } from '$lib/core/dates.js';
 import { frostOdds } from '$lib/core/season/frost.js';
 import { dayLength } from '$lib/core/season/solar.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 
 export const YEAR_STEP = 4;
 const DAYS = 364;
@@ -29,7 +30,7 @@ export async function yearShown(garden: Garden, day: DayNumber) {
 	]);
 	const grown = new Set([
 		...stocks.filter((s) => !s.gone_on).map((s) => s.kind_id),
-		...wants.filter((w) => !w.dropped_on).map((w) => w.kind_id),
+		...wants.filter((w) => !w.dropped_on).flatMap(kindsOfWant),
 		...living.map((b) => b.kindId)
 	]);
 	const { normals } = garden.base.recordClimate;

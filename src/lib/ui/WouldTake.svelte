@@ -34,13 +34,14 @@
 	interface Props {
 		base: string;
 		kind: string;
+		orKinds: readonly string[];
 		purpose: string;
 		target: number | null;
 		due: string;
 		confidence: number | null;
 		currency: string;
 	}
-	let { base, kind, purpose, target, due, confidence, currency }: Props = $props();
+	let { base, kind, orKinds, purpose, target, due, confidence, currency }: Props = $props();
 
 	const RESTS_MS = 300;
 	let told = $state<Told>({ says: 'nothing' });
@@ -49,6 +50,7 @@
 	let asking = $state(false);
 	$effect(() => {
 		const asked = new URLSearchParams({ kind, purpose, target: String(target), due, confidence: String(confidence) });
+		for (const other of orKinds) asked.append('or', other);
 		if (!kind || !target || target < 1 || !due || !confidence) {
 			told = { says: 'nothing' };
 			asking = false;

@@ -6,18 +6,21 @@ import { takingOf } from '../material/capacity.js';
 import { Choice } from './descend.js';
 import { ladderFor } from './ladder.js';
 import type { Coming, Ladder } from './ladder.js';
+import { plantsOf } from './patterns.js';
 import type { Pattern } from './patterns.js';
 import { poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Exact, Solved } from './solve.js';
 import type { Tail } from './tail.js';
-import type { Busy, JointRequest, JointWant, Room } from './types.js';
+import { kindsFor } from './types.js';
+import type { Busy, Ground, JointRequest, JointWant, Room } from './types.js';
 
 export type Change =
 	| { of: 'minutes'; more: number }
 	| { of: 'spend'; more: number }
 	| { of: 'room'; roomId: string; moreCm2: number }
-	| { of: 'stock'; more: number }
+	| { of: 'bed'; bedId: string }
+	| { of: 'stock'; kindId: string; more: number }
 	| { of: 'due'; weeks: number }
 	| { of: 'confidence'; to: number }
 	| { of: 'number'; to: number }
@@ -35,7 +38,7 @@ export interface Bound {
 	/** Odds as the plan has it. */
 	odds: number;
 	/** Things that hold it back: with all of one free it would be met. */
-	by: ('minutes' | 'spend' | 'room' | 'stock' | 'time')[];
+	by: ('minutes' | 'spend' | 'room' | 'ground' | 'stock' | 'time')[];
 	/** Changes that were seen to meet it, the least effort first. */
 	changes: Freed[];
 }
@@ -59,6 +62,8 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	const busy: Busy[] = [...r.busy];
 	const takings = new Map(r.sources.map((s) => [s.id, [...s.takings]]));
 	let spent = 0;
+	const want = r.wants[at]!;
+	const ground = want.ground ? besideIn(want.ground, { p, chosen }, at) : null;
 	chosen.forEach((x, w) => {
 		if (w === at) return;
 		for (const { c, n } of x.parts) {
@@ -67,7 +72,7 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 			takings.get(c.source.id)!.push(takingOf(c.source.stock, c.way.gives, n, c.on));
 			effort.stages.forEach((need, i) =>
 				busy.push({
-					...{ kindId: c.want.kindId, roomId: null, need, struck: i === 0 },
+					...{ kindId: c.source.kindId, roomId: null, need, struck: i === 0 },
 					grows: c.way.stages.find((s) => s.to === need.to)?.grows ?? 'season'
 				})
 			);
@@ -78,9 +83,21 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 		rules: r.rules && { ...r.rules, ...(r.rules.spend === undefined ? {} : { spend: Math.max(0, r.rules.spend - spent) }) },
 		busy,
 		// Whole and in time: fewer or later is what it is freed from.
-		wants: [{ ...r.wants[at]!, otherwise: [] }],
+		wants: [{ ...want, ground, otherwise: [] }],
 		sources: r.sources.map((s) => ({ ...s, takings: takings.get(s.id)! }))
 	};
+}
+
+/** What fits of a bed's ground, less what the other wants fill of it. */
+function besideIn(ground: Ground, { p, chosen }: Pick<Solved, 'p' | 'chosen'>, at: number): Ground {
+	const filled = new Float64Array(ground.from.length);
+	chosen.forEach((x, w) => {
+		if (w === at || x.as.ground?.bedId !== ground.bedId || x.parts.length === 0) return;
+		const { rows, amounts } = p.rows.groundAsks(x.as, plantsOf(x.parts));
+		// A bed's rows run to its last time.
+		rows.forEach((_, i) => (filled[filled.length - rows.length + i]! += amounts[i]!));
+	});
+	return { ...ground, fits: ground.fits.map((n, i) => n * Math.max(0, 1 - filled[i]!)) };
 }
 
 interface Tried {
@@ -115,6 +132,8 @@ export interface BindsOf {
 	exact: Exact;
 	/** What stands by another day. */
 	already: (want: JointWant) => Float64Array;
+	/** The other beds that a want could go to, the one that takes the most of it first. */
+	elsewhere?: (want: JointWant) => readonly Ground[];
 	/** Plants that are being grown to be stock. */
 	coming?: readonly Coming[];
 }
@@ -126,7 +145,7 @@ export function bindsOf(b: BindsOf, wants?: readonly number[]): Bound[] {
 	return short.filter((w) => !wants || wants.includes(w)).map((w) => boundOf(b, w));
 }
 
-function boundOf({ solved, exact, already, coming = [] }: BindsOf, at: number): Bound {
+function boundOf({ solved, exact, already, elsewhere, coming = [] }: BindsOf, at: number): Bound {
 	const base = besideOthers(solved, at);
 	const want = base.wants[0]!;
 	const tails = new Map<number, Tail>();
@@ -193,10 +212,22 @@ function boundOf({ solved, exact, already, coming = [] }: BindsOf, at: number): 
 		}
 		if (helps) by.push('room');
 	}
-	const withStock = (more: number) => ({
+	if (want.ground) {
+		const inBed = (ground: Ground | null, e: boolean) => anew({ ...base, wants: [{ ...want, ground }] }, e);
+		if (inBed(null, false).met) {
+			by.push('ground');
+			for (const bed of elsewhere?.(want) ?? []) {
+				const t = inBed(besideIn(bed, solved, at), true);
+				if (!t.met) continue;
+				add({ of: 'bed', bedId: bed.bedId }, t);
+				break;
+			}
+		}
+	}
+	const withStock = (kindId: string, more: number) => ({
 		...base,
 		sources: base.sources.map((s) =>
-			s.kindId === want.kindId
+			s.kindId === kindId
 				? {
 						...s,
 						stock: { ...s.stock, count: s.stock.count + more },
@@ -206,10 +237,18 @@ function boundOf({ solved, exact, already, coming = [] }: BindsOf, at: number): 
 				: s
 		)
 	});
-	if (base.sources.some((s) => s.kindId === want.kindId) && anew(withStock(PLANTS.at(-1)!), false).met) {
-		const found = first(PLANTS, (n, e) => anew(withStock(n), e));
-		if (found) by.push('stock');
-		if (found) add({ of: 'stock', more: found.step }, found.t);
+	// Of several kinds that would do, more plants of the one of which the fewest are missing.
+	const stocked = kindsFor(want).filter((kindId) => base.sources.some((s) => s.kindId === kindId));
+	const missing = stocked.flatMap((kindId) => {
+		const found = anew(withStock(kindId, PLANTS.at(-1)!), false).met
+			? first(PLANTS, (n, e) => anew(withStock(kindId, n), e))
+			: null;
+		return found ? [{ kindId, ...found }] : [];
+	});
+	if (missing.length > 0) {
+		const { kindId, step, t } = missing.reduce((a, b) => (b.step < a.step ? b : a));
+		by.push('stock');
+		add({ of: 'stock', kindId, more: step }, t);
 	}
 	const dueBy = (due: number, e: boolean) => {
 		const later = { ...want, due };
@@ -223,8 +262,8 @@ function boundOf({ solved, exact, already, coming = [] }: BindsOf, at: number): 
 	const less = SURE.find((c) => c < want.confidence && solved.odds[at]! >= c - NEARLY);
 	if (less !== undefined) add({ of: 'confidence', to: less }, { odds: solved.odds[at]! });
 	// Where the stock is what holds it, or no wait would do; and only where that is a season sooner than to wait, and the wait not as good.
-	if (base.sources.some((s) => s.kindId === want.kindId) && (by.includes('stock') || !later)) {
-		const growing = coming.some((c) => c.kindId === want.kindId);
+	if (stocked.length > 0 && (by.includes('stock') || !later)) {
+		const growing = coming.some((c) => stocked.includes(c.kindId));
 		const ladder = ladderFor(base, want, prepared.field.sample, coming);
 		const sooner = ladder !== null && (!later || ladder.due + A_SEASON <= want.due + 7 * later.step);
 		if (ladder && (growing || (sooner && !dueBy(ladder.due, true).met))) add({ of: 'grow', ladder, growing }, ladder);

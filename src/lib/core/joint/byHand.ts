@@ -10,6 +10,7 @@ import type { Part, Pattern } from './patterns.js';
 import { costOf, patternsFor } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Exact, Solved } from './solve.js';
+import { kindsFor } from './types.js';
 import type { JointRequest, PlannedBatch } from './types.js';
 
 export interface HandBatch extends PlannedBatch {
@@ -18,13 +19,15 @@ export interface HandBatch extends PlannedBatch {
 
 /** A set of places, minutes or a plant that is asked for more than there is, and its worst day. */
 export interface Clash {
-	of: 'minutes' | 'money' | 'stock' | 'age' | readonly string[];
+	of: 'minutes' | 'money' | 'stock' | 'age' | 'ground' | readonly string[];
 	day: DayNumber;
 	over: number;
 	/** The plant, where it is one. */
 	sourceId: string | null;
 	/** The want whose plants would be of several ages. */
 	wantId?: string;
+	/** The bed, where it is its ground. */
+	bedId?: string;
 }
 
 /** @returns the same plan with other batches, or why one of them can't be */
@@ -34,14 +37,16 @@ export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact)
 	for (const b of batches) {
 		const at = p.r.wants.findIndex((w) => w.id === b.wantId);
 		const want = p.r.wants[at];
-		const source = p.r.sources.find((s) => s.id === b.sourceId && s.kindId === want?.kindId);
-		const way = want && p.r.kinds.get(want.kindId)!.kind.ways.find((w) => w.id === b.wayId);
-		if (!want || !source || !way) return refuse('plan.changed', 'One of these batches is not of this plan any more: plan again.');
+		const source = p.r.sources.find((s) => s.id === b.sourceId && want && kindsFor(want).includes(s.kindId));
+		const of = source && p.r.kinds.get(source.kindId)!;
+		const way = of?.kind.ways.find((w) => w.id === b.wayId);
+		if (!want || !source || !of || !way)
+			return refuse('plan.changed', 'One of these batches is not of this plan any more: plan again.');
 		const on = sayDate(isoOf(b.on));
 		if (b.on < p.r.today) return refuse('plan.past', `${on} has gone by.`, 'on');
 		if (!p.field.mayStrike(b.on)) return refuse('plan.away', `Nobody is there to strike on ${on}.`, 'on');
-		const window = p.field.windowOn(want.kindId, way, b.on);
-		const next = p.r.kinds.get(want.kindId)!.season.openings(way.window, b.on, b.on + 400)[0];
+		const window = p.field.windowOn(source.kindId, way, b.on);
+		const next = of.season.openings(way.window, b.on, b.on + 400)[0];
 		if (window.bestFrom > window.bestTo)
 			return refuse(
 				'plan.season',
@@ -86,6 +91,7 @@ export function clashOf(r: Pick<JointRequest, 'rooms'>, rows: Rows, row: number,
 	const { of, day } = rows.about(row);
 	if (of === 'minutes' || of === 'money') return { of, day, over, sourceId: null };
 	if (typeof of === 'number') return { of: r.rooms.filter((_, i) => of & (1 << i)).map((x) => x.id), day, over, sourceId: null };
+	if ('bedId' in of) return { of: 'ground', day, over, sourceId: null, bedId: of.bedId };
 	return { of: 'stock', day, over, sourceId: of.id };
 }
 
@@ -97,7 +103,7 @@ export function clashesOf(p: Prepared, chosen: readonly Pattern[]): Clash[] {
 		const over = load - p.rows.limits[row]!;
 		if (over <= 1e-6 * Math.max(1, p.rows.limits[row]!)) return;
 		const clash = clashOf(p.r, p.rows, row, over);
-		const key = `${String(clash.of)} ${clash.sourceId}`;
+		const key = `${String(clash.of)} ${clash.sourceId ?? clash.bedId ?? ''}`;
 		if (over > (worst.get(key)?.over ?? 0)) worst.set(key, clash);
 	});
 	return [...worst.values()];

@@ -16,6 +16,7 @@ import type { Rows, Asks } from './needs.js';
 import type { Sample } from './sample.js';
 import { timetableOf } from '../plan/timetable.js';
 import type { Timetable } from '../plan/timetable.js';
+import { kindsFor } from './types.js';
 import type { JointRequest, JointWant, Source } from './types.js';
 
 /** Dates looked at for one way from one stock plant: weekly where they are few, further apart where a window is long. */
@@ -122,7 +123,7 @@ export class Field {
 		window: Opening,
 		least: number
 	): Candidate | null {
-		const { kind, season } = this.r.kinds.get(want.kindId)!;
+		const { kind, season } = this.r.kinds.get(source.kindId)!;
 		const usual = walk({ kind, way, start: on, season });
 		const most = canGive(source.stock, way.gives, source.takings, on);
 		if (!usual || most < 1) return null;
@@ -160,12 +161,13 @@ export class Field {
 
 	/** All batches of a want worth a look, by date. */
 	*candidatesOf(want: JointWant): Iterable<Candidate> {
-		const { kind } = this.r.kinds.get(want.kindId)!;
+		const kinds = kindsFor(want);
 		for (const source of this.r.sources) {
-			if (source.kindId !== want.kindId) continue;
+			if (!kinds.includes(source.kindId)) continue;
+			const { kind } = this.r.kinds.get(source.kindId)!;
 			for (const way of kind.ways) {
 				if (this.r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
-				for (const { on, window } of this.datesOf(want, way)) {
+				for (const { on, window } of this.datesOf(want, kind.id, way)) {
 					const c = this.candidate(want, source, way, on, window);
 					if (c) yield c;
 				}
@@ -173,8 +175,8 @@ export class Field {
 		}
 	}
 
-	private *datesOf(want: JointWant, way: WayProfile): Iterable<{ on: DayNumber; window: Opening }> {
-		const open = this.openings(want.kindId, way, want.due);
+	private *datesOf(want: JointWant, kindId: string, way: WayProfile): Iterable<{ on: DayNumber; window: Opening }> {
+		const open = this.openings(kindId, way, want.due);
 		const spans = open.map((o) => ({ from: Math.max(o.opens, this.r.today), to: Math.min(o.closes, want.due), window: o }));
 		const days = spans.reduce((n, s) => n + Math.max(0, s.to - s.from), 0);
 		const step = WEEK * Math.max(1, Math.ceil(days / WEEK / MOST_DATES));
@@ -211,11 +213,11 @@ export class Field {
 
 	stagesOf(rows: Rows, c: Candidate, pieces: number, effort = this.effortOf(c, pieces)) {
 		return {
-			kind: this.r.kinds.get(c.want.kindId)!.kind,
+			kind: this.r.kinds.get(c.source.kindId)!.kind,
 			needs: effort.stages,
 			struck: true,
 			grows: (to: StageName) => c.way.stages.find((s) => s.to === to)?.grows ?? ('season' as const),
-			rests: rows.restsOf(c.want.kindId)
+			rests: rows.restsOf(c.source.kindId)
 		};
 	}
 }

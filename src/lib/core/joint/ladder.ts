@@ -15,6 +15,7 @@ import { MOST_DAYS } from './plan.js';
 import { sourceOf } from './sample.js';
 import type { Sample } from './sample.js';
 import { Tail } from './tail.js';
+import { kindsFor } from './types.js';
 import type { JointRequest, JointWant, Source } from './types.js';
 
 /** One time that pieces are taken, from the parent and from what was kept before. */
@@ -28,6 +29,7 @@ export interface Rung {
 
 export interface Ladder {
 	sourceId: string;
+	kindId: string;
 	wayId: string;
 	/** At least two, or one where stock is being grown already. */
 	rungs: readonly Rung[];
@@ -69,16 +71,17 @@ const NEARLY_LEAST = 1.15;
  * @param coming plants that are being grown for it: the steps go on from them
  */
 export function ladderFor(r: JointRequest, want: JointWant, sample: Sample, coming: readonly Coming[] = []): Ladder | null {
-	const young = coming.filter((c) => c.kindId === want.kindId);
-	const begins = young.reduce((day, c) => Math.max(day, c.by + 1), r.today);
 	const last = r.today + MOST_DAYS;
 	const field = new Field({ ...r, wants: [{ ...want, due: last, otherwise: [] }] }, sample);
-	const { kind } = r.kinds.get(want.kindId)!;
+	const kinds = kindsFor(want);
 	const tail = new Tail(want.target);
 	let best: Ladder | null = null;
 	const sum = (l: Ladder) => l.rungs.reduce((n, x) => n + x.pieces, 0);
 	for (const source of r.sources) {
-		if (source.kindId !== want.kindId) continue;
+		if (!kinds.includes(source.kindId)) continue;
+		const { kind } = r.kinds.get(source.kindId)!;
+		const young = coming.filter((c) => c.kindId === kind.id);
+		const begins = young.reduce((day, c) => Math.max(day, c.by + 1), r.today);
 		for (const way of kind.ways) {
 			if (r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
 			const days = climbs(r, field, source, way, begins, last);
@@ -218,7 +221,7 @@ function climb({ r, field, source, way, want, tail, days, last, young }: Climb, 
 		if (k < end) return { on, pieces, plants: middleOf(kept[k]!) };
 		return { on, pieces: Math.min(ended.most, pieces), plants: want.target };
 	});
-	return { ...ended, share, sourceId: source.id, wayId: way.id, rungs };
+	return { ...ended, share, sourceId: source.id, kindId: source.kindId, wayId: way.id, rungs };
 }
 
 /** The count that a chance comes to. */

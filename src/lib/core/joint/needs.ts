@@ -5,7 +5,7 @@ import type { Span } from '../season/growth.js';
 import { JOINT } from './judged.js';
 import { isIn, roomIn, roomsFor, unionsOf } from './rooms.js';
 import type { RoomSet } from './rooms.js';
-import type { JointRequest, Source, Wintering } from './types.js';
+import type { JointRequest, JointWant, Source, Wintering } from './types.js';
 
 /** So much of each row: pairs of row and amount. */
 export interface Asks {
@@ -46,6 +46,8 @@ export class Rows {
 	private readonly moneyRow: number;
 	private readonly stockRow = new Map<string, number>();
 	private readonly stockDays: DayNumber[][] = [];
+	/** The free ground of each bed that something is wanted for, from each day on which it changes: all of it is 1. */
+	private readonly beds = new Map<string, { first: number; from: readonly DayNumber[] }>();
 
 	/**
 	 * @param until last day that is looked at
@@ -69,8 +71,14 @@ export class Rows {
 			rows += days.length;
 		}
 		this.moneyRow = rows++;
+		for (const { ground } of r.wants) {
+			if (!ground || this.beds.has(ground.bedId)) continue;
+			this.beds.set(ground.bedId, { first: rows, from: ground.from });
+			rows += ground.from.length;
+		}
 		this.limits = new Float64Array(rows);
 		this.limits[this.moneyRow] = r.rules?.spend ?? Infinity;
+		for (const { first, from } of this.beds.values()) this.limits.fill(1, first, first + from.length);
 		this.busy = new Float64Array(rows);
 		this.held = new Float64Array(rows);
 		for (let w = 0; w < this.weeks; w++) {
@@ -239,9 +247,26 @@ export class Rows {
 		return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
 	}
 
+	/**
+	 * The ground that so many plants ask for in the bed of their want, from its day on: of what is free at each time the
+	 * share that they fill. What stands there of the want already, and what comes beyond its number, asks for none.
+	 */
+	groundAsks({ ground, target, due }: JointWant, plants: number): Asks {
+		const bed = ground && this.beds.get(ground.bedId);
+		const more = ground ? Math.max(0, Math.min(target - ground.there, plants)) : 0;
+		const times = bed && more > 0 ? bed.from.flatMap((_, i) => ((bed.from[i + 1] ?? Infinity) > due ? [i] : [])) : [];
+		return {
+			rows: Int32Array.from(times, (i) => bed!.first + i),
+			// Where nothing fits, not one plant does.
+			amounts: Float64Array.from(times, (i) => more / Math.max(more / NEVER, ground!.fits[i]!))
+		};
+	}
+
 	/** What a row is of, for people. */
-	about(row: number): { of: 'minutes' | 'money' | RoomSet | Source; day: DayNumber } {
+	about(row: number): { of: 'minutes' | 'money' | RoomSet | Source | { bedId: string }; day: DayNumber } {
 		if (row === this.moneyRow) return { of: 'money', day: this.r.today };
+		for (const [bedId, { first, from }] of this.beds)
+			if (row >= first && row < first + from.length) return { of: { bedId }, day: from[row - first]! };
 		if (row < this.weeks) return { of: 'minutes', day: this.dayOf(row) };
 		const set = Math.floor(row / this.weeks) - 1;
 		if (set < this.sets.length) return { of: this.sets[set]!, day: this.dayOf(row % this.weeks) };
@@ -253,6 +278,9 @@ export class Rows {
 		return { of: source, day: this.stockDays[at]![row - this.stockRow.get(source.id)!]! };
 	}
 }
+
+/** More than all there is, by far. */
+const NEVER = 1_000;
 
 /** Share of a taking that is still missing on a day. */
 export const stillMissing = (t: { on: DayNumber; recoverDays: number; usesUp: boolean }, day: DayNumber): number =>

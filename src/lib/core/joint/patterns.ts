@@ -205,7 +205,7 @@ export function patternOf(
 	key: string
 ): Pattern {
 	const { setUpMinutes, hourWorth } = field.r.weights;
-	const asks = together(parts.map((x) => field.asksOf(rows, x.c, x.n)));
+	const asks = together([...parts.map((x) => field.asksOf(rows, x.c, x.n)), groundOf(rows, want, odds.fixed, parts)]);
 	const work = parts.reduce(
 		(sum, x) => sum + field.moneyOf(field.effortOf(x.c, x.n), x.c.reluctance) + (setUpMinutes / 60) * hourWorth,
 		0
@@ -224,6 +224,19 @@ export function patternOf(
 	};
 }
 
+/** Plants that usually come of batches. */
+export const plantsOf = (parts: readonly Part[]): number => parts.reduce((sum, { c, n }) => sum + n * c.mean, 0);
+
+/** The ground for what comes of some batches, beside that of those that are to be, whatever else is. */
+function groundOf(rows: Rows, want: JointWant, fixed: readonly Part[], parts: readonly Part[]): Asks {
+	if (!want.ground || parts.length === 0) return NOTHING;
+	const all = rows.groundAsks(want, plantsOf([...fixed, ...parts]));
+	if (fixed.length === 0) return all;
+	const held = rows.groundAsks(want, plantsOf(fixed));
+	return { rows: all.rows, amounts: all.amounts.map((share, i) => share - (held.amounts[i] ?? 0)) };
+}
+const NOTHING: Asks = { rows: new Int32Array(0), amounts: new Float64Array(0) };
+
 interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'given' | 'want'> {
 	parts: readonly Part[];
 	chance: number;
@@ -236,8 +249,9 @@ interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'give
 export function shortOf({ odds, parts, chance, confidence, worth, given, want }: Short): number {
 	if (chance >= confidence) return worth * given;
 	const part = JOINT.part.value;
-	const unsure = given + (1 - given) * ((confidence - chance) / confidence);
-	return worth * (1 - part) * unsure + (worth / want.priority) * part * (1 - odds.part(parts));
+	const unsure = (1 - given) * ((confidence - chance) / confidence);
+	// What is given up is given up either way: less sure than asked is never cheaper than as sure.
+	return worth * (given + (1 - part) * unsure) + (worth / want.priority) * part * (1 - odds.part(parts));
 }
 
 /** The least of each candidate at what was asked and at less; the most that the plant gives, where that is not enough. */
@@ -331,7 +345,7 @@ function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add:
 	for (const list of ways.values()) {
 		const { way, source } = list[0]!;
 		if (way.gives.uses_up) continue;
-		const windows = field.openings(want.kindId, way, want.due);
+		const windows = field.openings(source.kindId, way, want.due);
 		const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
 		// The last few dates, and the earliest of each year: from there the plant is asked back in time.
 		for (const last of ends(list.map((c) => c.on))) {

@@ -8,7 +8,7 @@ import { JOINT } from './judged.js';
 import { master } from './master.js';
 import type { Solvers } from './master.js';
 import { Rows } from './needs.js';
-import { Odds, patternsOf } from './patterns.js';
+import { Odds, patternsOf, plantsOf } from './patterns.js';
 import type { Part, Pattern, PatternsOf } from './patterns.js';
 import { roomIn } from './rooms.js';
 import { Sample } from './sample.js';
@@ -77,6 +77,7 @@ export function prepareJoint(asked: JointRequest, known?: Field, tails = new Map
 	);
 	// What was pinned takes its room first, even where there is too little.
 	for (const { c, n } of fixed.flat()) rows.hold(field.asksOf(rows, c, n));
+	fixed.forEach((parts, i) => rows.hold(rows.groundAsks(r.wants[i]!, plantsOf(parts))));
 	const worth = faces.map(([f]) => worthOf(f!));
 	const p: Prepared = { r, field, rows, faces, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
 	p.pools = r.wants.map((_, at) => poolOf(p, at));
@@ -126,10 +127,10 @@ export function poolOf(p: Prepared, at: number): Pattern[] {
 function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
 	return (r.rules?.pinned ?? []).flatMap((x) => {
 		const source = r.sources.find((s) => s.id === x.sourceId);
-		const way = r.kinds.get(want.kindId)?.kind.ways.find((w) => w.id === x.wayId);
+		const way = r.kinds.get(source?.kindId ?? '')?.kind.ways.find((w) => w.id === x.wayId);
 		const c =
 			x.wantId === want.id && source && way
-				? field.candidate(want, source, way, x.on, field.windowOn(want.kindId, way, x.on), true)
+				? field.candidate(want, source, way, x.on, field.windowOn(source.kindId, way, x.on), true)
 				: null;
 		return c ? [{ c, n: x.pieces }] : [];
 	});

@@ -24,6 +24,8 @@ export interface Source {
 export interface JointWant {
 	id: string;
 	kindId: string;
+	/** Other kinds that do as well: all of them together make up the number. */
+	orKinds?: readonly string[];
 	target: number;
 	due: DayNumber;
 	/** Chance asked for, 0–1. */
@@ -32,6 +34,8 @@ export interface JointWant {
 	priority: number;
 	/** All that is struck for it by one way within a season, so that it grows up alike: a hedge. */
 	oneAge?: boolean;
+	/** The bed that it is for, where that is measured. */
+	ground?: Ground | null;
 	/** Chance for each number that stands on the day by what grows or is planned already. */
 	already: Float64Array;
 	/** Of a want as it would do too: how many are wanted in truth. */
@@ -39,6 +43,23 @@ export interface JointWant {
 	/** How it may be met where it cannot be met whole: fewer, later, or both. */
 	otherwise?: readonly Otherwise[];
 }
+
+/** What of a bed is free for a want, beside all that stands there or is on its way there. */
+export interface Ground {
+	bedId: string;
+	/** Days from which what is free changes (something moves away, or is planted), the first of them today; alike for all wants. */
+	from: readonly DayNumber[];
+	/** From each of those days on: so many more of its plants fit. */
+	fits: readonly number[];
+	/** Of the want stand there or are on their way there. */
+	there: number;
+}
+
+/** Every kind that a want may be met with, the one it names first. */
+export const kindsFor = (want: Pick<JointWant, 'kindId' | 'orKinds'>): readonly string[] => [
+	want.kindId,
+	...(want.orKinds ?? [])
+];
 
 /** A want as it would do too, with what stands by its day. */
 export interface Otherwise extends Pick<JointWant, 'target' | 'due' | 'already'> {

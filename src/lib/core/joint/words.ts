@@ -90,12 +90,13 @@ export function sayRepair(first: NextMove | null, others: number, to: { odds: nu
 }
 
 /** What holds a want back, as the subject of a sentence. */
-export type Bind = 'minutes' | 'spend' | 'room' | 'stock' | 'time';
+export type Bind = 'minutes' | 'spend' | 'room' | 'ground' | 'stock' | 'time';
 
 const BIND_WORDS: Record<Bind, string> = {
 	minutes: 'your minutes a week',
 	spend: 'what it may cost',
 	room: 'the room you have',
+	ground: 'the free ground of its bed',
 	stock: 'what its stock can give',
 	time: 'the time that is left'
 };
@@ -113,6 +114,7 @@ export type ChangeSaid =
 	| { of: 'minutes'; more: number }
 	| { of: 'spend'; more: number }
 	| { of: 'room'; place: string; moreCm2: number }
+	| { of: 'bed'; place: string }
 	| { of: 'stock'; more: number; kind: string }
 	| { of: 'due'; on: IsoDate }
 	| { of: 'confidence'; to: number; from: number }
@@ -150,6 +152,8 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 			return `${sayMoney(c.more, currency)} more to spend${then}`;
 		case 'room':
 			return `${capital(sayArea(c.moreCm2 / 10_000, units))} more room in ${c.place}${then}`;
+		case 'bed':
+			return `In ${c.place} instead${then}`;
 		case 'stock':
 			return `${c.more === 1 ? 'One more plant' : `${c.more} more plants`} of ${c.kind} to take from${then}`;
 		case 'due':
@@ -182,6 +186,8 @@ export function sayDoing(c: ChangeSaid, target: number, currency: string): strin
 			return `Let it cost ${sayMoney(c.more, currency)} more`;
 		case 'room':
 			return `Make more room in ${c.place}`;
+		case 'bed':
+			return `Plant them in ${c.place}`;
 		case 'stock':
 			return `Write another ${c.kind} down`;
 		case 'grow':
@@ -194,6 +200,7 @@ export type ClashSaid =
 	| { of: 'money'; over: number }
 	| { of: 'age'; want: string }
 	| { of: 'room'; places: readonly string[]; on: IsoDate; overCm2: number }
+	| { of: 'ground'; place: string; on: IsoDate }
 	| { of: 'stock'; plant: string; on: IsoDate };
 
 /** Where a plan changed by hand asks for more than there is. */
@@ -207,6 +214,8 @@ export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): str
 			return `In the week of ${sayDate(c.on)} it asks for ${sayMinutes(Math.max(1, c.over))} more than you have left.`;
 		case 'room':
 			return `In the week of ${sayDate(c.on)} ${sayArea(Math.max(100, c.overCm2) / 10_000, units)} is missing in ${c.places.length === 1 ? c.places[0]! : `${c.places.slice(0, -1).join(', ')} and ${c.places.at(-1)!} together`}.`;
+		case 'ground':
+			return `From ${sayDate(c.on)} they ask for more ground than is free in ${c.place}.`;
 		case 'stock':
 			return `Around ${sayDate(c.on)} ${c.plant} is asked for more than it can give.`;
 	}

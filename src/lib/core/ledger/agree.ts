@@ -5,6 +5,7 @@ import { ok, refuse } from '../result.js';
 import type { Result } from '../result.js';
 import type { Facts } from './describe.js';
 import { protectionOf } from './rows.js';
+import { kindsOfWant } from './wish.js';
 
 const GOOD = ok(true as const);
 export type Agrees = Promise<Result<unknown>>;
@@ -32,8 +33,8 @@ export const knownPlace = async (facts: Facts, id: string): Agrees => ((await fa
 const noStock = (path?: string) => refuse('stock.unknown', 'There is no such stock in this garden.', path);
 export const knownStock = async (facts: Facts, id: string): Agrees => ((await facts.stock(id)) ? GOOD : noStock());
 
-export const knownKind = async (facts: Facts, id: string): Agrees =>
-	(await facts.kind(id)) ? GOOD : refuse('kind.unknown', 'The handbook does not know that kind.', 'kind_id');
+export const knownKind = async (facts: Facts, id: string, path = 'kind_id'): Agrees =>
+	(await facts.kind(id)) ? GOOD : refuse('kind.unknown', 'The handbook does not know that kind.', path);
 
 export async function knownWay(facts: Facts, kindId: string, wayId: string): Agrees {
 	const kind = await facts.kind(kindId);
@@ -61,7 +62,7 @@ interface Taken {
 	place_id: string | null;
 }
 
-/** Pieces of a kind by one of its ways, from stock that may give them on the day, for a want of the same kind. */
+/** Pieces of a kind by one of its ways, from stock that may give them on the day, for a want that they would do for. */
 export const takenRightly = (facts: Facts, d: Taken, on: string): Agrees =>
 	allOf(
 		() => knownWay(facts, d.kind_id, d.way_id),
@@ -82,7 +83,7 @@ async function givingStock(facts: Facts, id: string | null, kindId: string, on: 
 	return isBarred(protection, year) ? refuse('stock.protected', mayMultiply(protection, year).sentence, 'stock_id') : GOOD;
 }
 
-/** A want is for batches of its own kind. */
+/** A want is for batches of the kinds that it names. */
 export async function meantRightly(facts: Facts, batchId: string, wantId: string | null): Agrees {
 	const batch = await facts.batch(batchId);
 	return batch ? openWant(facts, wantId, batch.kindId) : refuse('batch.unknown', 'There is no such batch in this garden.');
@@ -92,5 +93,5 @@ async function openWant(facts: Facts, id: string | null, kindId: string): Agrees
 	if (id === null) return GOOD;
 	const want = await facts.want(id);
 	if (!want) return refuse('want.unknown', 'There is no such want in this garden.', 'want_id');
-	return want.kind_id === kindId ? GOOD : refuse('want.other-kind', 'That want is for another kind.', 'want_id');
+	return kindsOfWant(want).includes(kindId) ? GOOD : refuse('want.other-kind', 'That want is for another kind.', 'want_id');
 }

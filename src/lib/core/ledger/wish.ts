@@ -1,4 +1,25 @@
 /** How else a want would do, and its rank among others, in words: the same in the ledger and on the want. */
+import { withVariety } from '../handbook/schema.js';
+import type { Kind } from '../handbook/schema.js';
+
+/** "lavender", "lavender or sage", "lavender, sage or rosemary". */
+export const anyOf = (names: readonly string[]): string =>
+	names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)!}`;
+
+/** Every kind that a want may be met with, the one it names first. */
+export const kindsOfWant = (w: { kind_id: string; or_kinds: readonly string[] }): readonly string[] => [w.kind_id, ...w.or_kinds];
+
+/** A kind by its name; by its id where it is in the handbook no more. */
+export const kindNamed = (kinds: ReadonlyMap<string, Pick<Kind, 'common' | 'cultivar'>>, id: string): string => {
+	const kind = kinds.get(id);
+	return kind ? withVariety(kind) : id;
+};
+
+/** What a want is of, by name: all that would do. */
+export const wantedName = (
+	kinds: ReadonlyMap<string, Pick<Kind, 'common' | 'cultivar'>>,
+	w: Parameters<typeof kindsOfWant>[0]
+): string => anyOf(kindsOfWant(w).map((id) => kindNamed(kinds, id)));
 
 export interface Wish {
 	enough: number | null;

@@ -55,7 +55,7 @@ export function simulationOf({ p, chosen }: Solved, living: Living, seasons: num
 			const alike = p.candidates[want]!.filter((o) => o.way === c.way && o.source === c.source);
 			const until = alike.reduce<DayNumber>((day, o) => Math.max(day, o.on), c.on);
 			return {
-				...{ want, shares: c.source.shares[c.way.id] ?? c.name, years: years(c.want.kindId) },
+				...{ want, shares: c.source.shares[c.way.id] ?? c.name, years: years(c.source.kindId) },
 				stages: stagesFor(c.way, r.book, (to) => odds.get(to)!),
 				parts: [{ count: n, reached: null, since: c.on, aliveOn: c.on }],
 				again: { most: Math.max(0, c.most - n), until, lookOn: c.on + Math.round((c.way.stages[0]?.days[1] ?? 30) * LOOK_AT) }

@@ -9,6 +9,7 @@ import { batchAsked, isPlannedAs, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 
 const taken = z
 	.array(batchAsked.extend({ kind: z.string().max(60), promised: z.number().min(0).max(1).nullable().default(null) }))
@@ -30,7 +31,7 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 	]);
 	const today = dayNumber(garden.today);
 	for (const b of read.data) {
-		const want = wants.find((w) => w.id === b.want && !w.dropped_on && w.kind_id === b.kind);
+		const want = wants.find((w) => w.id === b.want && !w.dropped_on && kindsOfWant(w).includes(b.kind));
 		const stock = stocks.find((s) => s.id === b.stock && !s.gone_on && s.kind_id === b.kind);
 		if (!want || !stock)
 			return refused({

@@ -13,6 +13,7 @@ import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 
 type Refusing = ReturnType<typeof refused>;
 
@@ -60,6 +61,12 @@ const wouldDoOf = (f: Fields) => ({
 	weighs: f.text('weighs') || 'alike'
 });
 
+/** Other kinds that do as well; what was left empty or said twice is none. */
+const orKindsOf = (f: Fields): string[] => [
+	...new Set(OR_KINDS.map((name) => f.text(name)).filter((id) => id !== '' && id !== f.text('kind_id')))
+];
+const OR_KINDS = ['or_kind_1', 'or_kind_2', 'or_kind_3', 'or_kind_4'] as const;
+
 export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Refusing> {
 	const purpose = f.text('purpose');
 	const kindId = f.text('kind_id');
@@ -68,6 +75,7 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 	if (!target.ok) return refused(target.problem);
 	const data = {
 		kind_id: kindId,
+		or_kinds: orKindsOf(f),
 		purpose,
 		label: f.text('label'),
 		place_id: f.textOrNull('place_id'),
@@ -86,7 +94,15 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 
 /** A want as it stands, for an entry that changes some of it. */
 const asItStands = (w: state.WantRow) => ({
-	...{ kind_id: w.kind_id, purpose: w.purpose, label: w.label, place_id: w.place_id, target: w.target, due: w.due },
+	...{
+		kind_id: w.kind_id,
+		or_kinds: w.or_kinds,
+		purpose: w.purpose,
+		label: w.label,
+		place_id: w.place_id,
+		target: w.target,
+		due: w.due
+	},
 	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs }
 });
 /** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted. */
@@ -108,7 +124,8 @@ export async function changeWant({ garden, f, frame, params }: Asked<'want'>): P
 		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		// A form that does not ask after them leaves them as they are.
-		...(f.text('weighs') ? wouldDoOf(f) : {})
+		...(f.text('weighs') ? wouldDoOf(f) : {}),
+		...(f.text('or_kinds') ? { or_kinds: orKindsOf(f).filter((id) => id !== want.kind_id) } : {})
 	};
 	return {
 		acts: [{ ...frame, on: garden.today, kind: 'want.set', subjectId: want.id, seen: f.number('seen'), data }],
@@ -121,12 +138,13 @@ export async function easeWant({ garden, f, frame }: Asked): Promise<Made | Refu
 	const id = f.text('want');
 	const want = z.uuid().safeParse(id).success ? await guarded(() => state.wantById(database(), garden.id, id)) : null;
 	if (!want || want.dropped_on) return refused(UNKNOWN_WANT, 404);
-	if (!['target', 'due', 'confidence'].some((name) => f.text(name)))
+	if (!['target', 'due', 'confidence', 'place'].some((name) => f.text(name)))
 		return refused({ code: 'want.same', sentence: 'Nothing of this want would change.' });
 	const data = {
 		...asItStands(want),
 		...(f.text('target') ? withTarget(want, f.number('target') ?? Number.NaN) : {}),
 		...(f.text('due') ? { due: f.day('due', garden.today) } : {}),
+		...(f.text('place') ? { place_id: f.textOrNull('place') } : {}),
 		...(f.text('confidence') ? { confidence: f.number('confidence') ?? Number.NaN } : {})
 	};
 	return {
@@ -142,10 +160,19 @@ export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Ref
 	const want = z.uuid().safeParse(id).success ? await guarded(() => state.wantById(db, garden.id, id)) : null;
 	if (!want || want.dropped_on) return refused(UNKNOWN_WANT, 404);
 	const stocks = await guarded(() => state.stocks(db, garden.id));
-	const parents = stocks.filter((s) => s.kind_id === want.kind_id && !s.gone_on).reduce((n, s) => n + s.count, 0);
+	const kindId = f.text('kind') || want.kind_id;
+	if (!kindsOfWant(want).includes(kindId))
+		return refused({ code: 'want.other-kind', sentence: 'That want is for another kind.' });
+	const parents = stocks.filter((s) => s.kind_id === kindId && !s.gone_on).reduce((n, s) => n + s.count, 0);
 	const stock = {
 		...asItStands(want),
-		...{ purpose: 'keep', label: 'stock to take from', target: parents + (f.number('plants') ?? Number.NaN) },
+		...{
+			kind_id: kindId,
+			or_kinds: [],
+			purpose: 'keep',
+			label: 'stock to take from',
+			target: parents + (f.number('plants') ?? Number.NaN)
+		},
 		...{ due: f.day('by', garden.today), confidence: STOCK_AS_SURE, shape: null, enough: null, late_weeks: 0 }
 	};
 	const set = { on: garden.today, kind: 'want.set' as const };
@@ -200,11 +227,16 @@ export async function takePlan({ garden, f, frame, params }: Asked<'want'>): Pro
 	if (!read.success) return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
 	const flushes = read.data;
 	const stock_id = f.textOrNull('stock_id');
+	// It is of the kind that it is taken from; the ledger looks whether the want is met with that.
+	const from =
+		stock_id && z.uuid().safeParse(stock_id).success
+			? await guarded(() => state.stockById(database(), garden.id, stock_id))
+			: null;
 	const acts = plannedActs(
 		frame,
 		garden.today,
 		flushes.map((x) => ({
-			...{ kind_id: want.kind_id, way_id: f.text('way_id'), stock_id, want_id: want.id },
+			...{ kind_id: from?.kind_id ?? want.kind_id, way_id: f.text('way_id'), stock_id, want_id: want.id },
 			...{ count: x.pieces, planned_on: isoOf(x.on), promised: chanceIn(f.number('promised')) }
 		}))
 	);

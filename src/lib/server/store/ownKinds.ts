@@ -32,7 +32,7 @@ export async function namingKind(db: Queryable, gardenId: string, kindId: string
 	);
 	const { rows: counts } = await db.query<{ stock: number; wants: number }>(
 		`SELECT (SELECT count(*)::int FROM stock WHERE garden_id = $1 AND kind_id = $2) AS stock,
-			(SELECT count(*)::int FROM want WHERE garden_id = $1 AND kind_id = $2) AS wants`,
+			(SELECT count(*)::int FROM want WHERE garden_id = $1 AND (kind_id = $2 OR $2 = ANY (or_kinds))) AS wants`,
 		[gardenId, kindId]
 	);
 	const { stock, wants } = counts[0]!;

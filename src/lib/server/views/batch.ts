@@ -15,6 +15,7 @@ import { lineage } from '../lineage.js';
 import { tallNow } from '../tall.js';
 import { wantViews } from '../wants.js';
 import type { Ask } from './ask.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 
 /** The next pot of the ladder: after what they stand in now, else what the handbook pots them in. */
 function nextPot(container: string, holds: string | null): string {
@@ -79,7 +80,7 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name, kind: p.kind })),
 		/** Wants that it could be for. */
 		wants: wants
-			.filter((w) => w.kind_id === row.kindId && !w.dropped_on)
+			.filter((w) => kindsOfWant(w).includes(row.kindId) && !w.dropped_on)
 			.map((w) => ({ id: w.id, name: `${w.target} by ${sayDate(w.due)}${w.label ? `, ${w.label}` : ''}` })),
 		want: want && {
 			id: want.id,

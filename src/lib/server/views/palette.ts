@@ -6,6 +6,7 @@ import { botanicalName, withVariety } from '$lib/core/handbook/schema.js';
 import { SCREENS } from '$lib/formats/screens.js';
 import { snapshotOf } from '../snapshot.js';
 import type { Ask } from './ask.js';
+import { wantedName } from '$lib/core/ledger/wish.js';
 
 /** Batches longer ended than these are found in the ledger. */
 const MOST_ENDED = 300;
@@ -43,7 +44,7 @@ export async function paletteView({ params }: Ask) {
 		...wants
 			.filter((w) => !w.dropped_on)
 			.map((w) => ({
-				title: `${w.target} ${name(w.kind_id)}${w.label ? `, ${w.label}` : ''}`,
+				title: `${w.target} ${wantedName(kinds, w)}${w.label ? `, ${w.label}` : ''}`,
 				what: 'want',
 				href: `${base}/wants/${w.id}`
 			})),

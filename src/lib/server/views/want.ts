@@ -2,10 +2,14 @@ import { snapshotOf } from '../snapshot.js';
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { kindsOf } from '../context.js';
+import type { Garden } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
 import { promisedOf } from '../promised.js';
+import { fitsOnDay, groundFor } from '../groundFree.js';
+import { modelOf } from '../model.js';
 import { planWant, wantViews } from '../wants.js';
+import type { WantView } from '../wants.js';
 import { seasonOf } from '../season.js';
 import { vesselsOf } from '../mixing.js';
 import { tallIn } from '../tall.js';
@@ -13,6 +17,7 @@ import { database } from '../db.js';
 import { entriesOf } from '../store/entries.js';
 import { stripWindows, wayLabel } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
+import { allNames, withVariety } from '$lib/core/handbook/schema.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { sayTemperature } from '$lib/core/units/index.js';
 import { sayRule } from '$lib/core/season/windows.js';
@@ -24,17 +29,26 @@ export async function wantView({ params, query }: Ask<'want'>) {
 
 	const [want] = await wantViews(garden, params.want);
 	if (!want) error(404, { message: 'There is no such want.', code: 'want.unknown' });
-	const kind = (await kindsOf(garden)).get(want.kindId)!;
-	const { places } = await snapshotOf(garden.id);
+	const kinds = await kindsOf(garden);
+	const { places, stocks } = await snapshotOf(garden.id);
 	const asked = query.get('stock');
 	const planned = want.dropped
 		? null
 		: await planWant(garden, want.id, asked && z.uuid().safeParse(asked).success ? asked : null);
+	// Of several kinds that would do, the page is about the one that the plan is of.
+	const kind = kinds.get(planned?.kindId ?? want.kindId)!;
+	const inStock = new Set(stocks.filter((s) => !s.gone_on).map((s) => s.kind_id));
+	const fits = await fitsFor(garden, want);
 	const ways = new Map(kind.ways.map((w) => [w.id, w]));
 	const pots = await vesselsOf(garden);
 	return {
 		stripWindows: stripWindows(await seasonOf(garden), kind, dayNumber(garden.today)),
 		want,
+		/** Kinds that it may be met with: those that there is stock of, and those that were said before. */
+		kinds: [...kinds.values()]
+			.filter((k) => inStock.has(k.id) || want.orKinds.includes(k.id))
+			.map((k) => ({ id: k.id, name: withVariety(k), also: allNames(k).join(' ') }))
+			.sort((a, b) => a.name.localeCompare(b.name)),
 		places: places.filter((p) => !p.closed).map((p) => ({ id: p.id, name: p.name })),
 		/** What was said of it before, the newest first. */
 		story: (await entriesOf(database(), garden.id, 'want', want.id))
@@ -46,10 +60,13 @@ export async function wantView({ params, query }: Ask<'want'>) {
 			want.id,
 			want.batches.map((b) => b.id)
 		),
+		/** Of its bed: how many fit on its day and after it, where that is fewer than are wanted. */
+		fits: fits !== null && fits < want.target ? fits : null,
 		placeName: places.find((p) => p.id === want.placeId)?.name ?? '',
 		kind: {
 			id: kind.id,
 			common: kind.common,
+			name: withVariety(kind),
 			hazards: kind.hazards,
 			winterSays: kind.winter.say,
 			hardiness: sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
@@ -83,4 +100,11 @@ export async function wantView({ params, query }: Ask<'want'>) {
 			}
 		}
 	};
+}
+
+async function fitsFor(garden: Garden, want: WantView): Promise<number | null> {
+	const [m, s] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
+	const row = s.wants.find((w) => w.id === want.id);
+	const ground = row && !want.dropped ? groundFor(m, s, row, new Set(want.batches.map((b) => b.id))) : null;
+	return ground && fitsOnDay(ground, dayNumber(want.due));
 }

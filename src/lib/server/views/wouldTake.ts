@@ -7,17 +7,19 @@ import { wayLabel } from '../windows.js';
 import { isoOf } from '$lib/core/dates.js';
 import { dayOfWant, wantData } from '$lib/core/ledger/kinds/want.js';
 import { insteadOf } from '$lib/core/plan/instead.js';
+import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 
 /** The limits and sentences of a want that is saved. */
-const asked = wantData.pick({ kind_id: true, purpose: true, target: true, due: true, confidence: true });
+const asked = wantData.pick({ kind_id: true, or_kinds: true, purpose: true, target: true, due: true, confidence: true });
 
 /** What a want would take, while it is still being typed: how many, when, how sure; or what can be had instead. */
 export async function wouldTakeView({ params, query }: Ask) {
 	const garden = await gardenOr404(params.garden);
 	const read = asked.safeParse({
 		kind_id: query.get('kind'),
+		or_kinds: query.getAll('or').filter((id) => id !== '' && id !== query.get('kind')),
 		purpose: query.get('purpose'),
 		target: Number(query.get('target')),
 		due: query.get('due'),
@@ -27,12 +29,16 @@ export async function wouldTakeView({ params, query }: Ask) {
 	const draft = read.data;
 	const day = dayOfWant(draft.due, garden.today);
 	if (!day.ok) error(400, { message: day.problem.sentence, code: day.problem.code });
-	const kind = (await kindsOf(garden)).get(draft.kind_id);
-	if (!kind) return { says: 'nothing' as const };
+	const kinds = await kindsOf(garden);
 	const made = await wouldTake(garden, draft);
-	if (!made) return { says: 'nothing' as const };
+	const kind = made && kinds.get(made.kindId);
+	if (!made || !kind) return { says: 'nothing' as const };
 	if (!made.plan) return { says: 'why' as const, why: made.why ?? '', stock: made.choices.length > 0 };
-	const name = (wayId: string) => nameOf(kind, wayId);
+	// Where several kinds would do, it says which one it is of.
+	const name = (wayId: string) => {
+		const { way, pieces } = nameOf(kind, wayId);
+		return { way: draft.or_kinds.length ? `${withVariety(kind)}, ${way}` : way, pieces };
+	};
 	const best = made.plan.ways.find((w) => w.best)?.best;
 	if (best)
 		return {

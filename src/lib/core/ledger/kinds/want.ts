@@ -5,7 +5,7 @@ import { ok, refuse } from '../../result.js';
 import type { Result } from '../../result.js';
 import { allOf, knownKind, openPlace } from '../agree.js';
 import { because, entryKind } from '../describe.js';
-import { wishWords } from '../wish.js';
+import { anyOf, kindsOfWant, wishWords } from '../wish.js';
 import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
 
 const MOST_AHEAD_DAYS = 366 * 12;
@@ -15,6 +15,8 @@ export const WEIGHS = ['first', 'alike', 'last'] as const;
 
 export const wantData = z.object({
 	kind_id: kindId,
+	/** Others that do as well: all of them together make up the number. */
+	or_kinds: z.array(kindId).max(4, 'Beside the first, four other kinds at most.').default([]),
 	purpose: z.enum(['plants', 'hedge', 'bed', 'gifts', 'keep']),
 	label: text(120),
 	place_id: uuid.nullable(),
@@ -40,6 +42,16 @@ export const dayOfWant = (due: IsoDate, today: IsoDate): Result<true> =>
 			? refuse('want.far', 'More than twelve years ahead: give a nearer day.', 'due')
 			: ok(true);
 
+/** What is set by measure, shows its age, or is kept alive is of one kind. */
+const kindsOfOne = (d: WantData): Result<true> =>
+	d.or_kinds.length === 0
+		? ok(true)
+		: new Set(kindsOfWant(d)).size < 1 + d.or_kinds.length
+			? refuse('want.same-kind', 'A kind is named twice.', 'or_kinds')
+			: d.purpose === 'hedge' || d.purpose === 'bed' || d.purpose === 'keep'
+				? refuse('want.one-kind', 'A hedge, a bed filled by its size and what is kept alive are of one kind each.', 'or_kinds')
+				: ok(true);
+
 export const wantKinds = {
 	'want.set': entryKind({
 		words: 'want',
@@ -47,12 +59,14 @@ export const wantKinds = {
 		ahead: true,
 		line: ({ data: d }, n) =>
 			[
-				`Want: ${d.target} ${n.kindName(d.kind_id)}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
+				`Want: ${d.target} ${anyOf(kindsOfWant(d).map(n.kindName))}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
 				...wishWords({ enough: d.enough, lateWeeks: d.late_weeks, weighs: d.weighs })
 			].join('; '),
 		check: ({ data: d }, facts) =>
 			allOf(
 				() => knownKind(facts, d.kind_id),
+				...d.or_kinds.map((id) => () => knownKind(facts, id, 'or_kinds')),
+				async () => kindsOfOne(d),
 				async () => dayOfWant(d.due, facts.today),
 				async () =>
 					d.enough !== null && d.enough >= d.target
@@ -64,7 +78,7 @@ export const wantKinds = {
 	'want.dropped': entryKind({
 		words: 'want dropped',
 		data: z.object({ why: text(200) }),
-		line: (e, n) => `Want dropped: ${n.want ? n.kindName(n.want.kind_id) : ''}${because(e.data.why)}`,
+		line: (e, n) => `Want dropped: ${n.want ? anyOf(kindsOfWant(n.want).map(n.kindName)) : ''}${because(e.data.why)}`,
 		check: async (e, facts) =>
 			(await facts.want(e.subjectId)) ? ok(true) : refuse('want.unknown', 'There is no such want in this garden.')
 	})

@@ -168,7 +168,7 @@
 				{@const { want, batch } = inHand}
 				<ByHand
 					{batch}
-					name={want.name}
+					name={batch.kind}
 					busy={hand.busy}
 					more={hand.more(want.id, keyOf(batch))}
 					ontry={(on, pieces) => change(want.id, keyOf(batch), { on, pieces })}

@@ -49,6 +49,12 @@
 				Math.round(want.confidence * 100)
 			)}
 		</p>
+		{#if data.fits !== null && want.placeId && want.standing !== 'met'}
+			<Note tone="now" class="mt-2 max-w-prose">
+				{texts.takesSoMany(data.placeName, data.fits, sayDate(want.due))}
+				<a href="{base}/ground/{want.placeId}?kind={want.kindId}">{texts.itsGround}</a>
+			</Note>
+		{/if}
 		{#if wishWords(want).length}
 			<p class="text-faded">{wishWords(want).join(' · ')}</p>
 		{/if}
@@ -105,6 +111,7 @@
 				<li>
 					<a href="{base}/bench/{b.id}" class="flex min-h-12 flex-wrap items-center gap-x-4 hover:bg-pane">
 						<span class="border border-ink px-1.5 font-mono">{b.code}</span>
+						{#if want.orKinds.length}<span class="font-semibold">{b.kindName}</span>{/if}
 						<span
 							>{b.status === 'planned'
 								? texts.plannedFor(b.planned, sayDate(b.on))
@@ -122,6 +129,9 @@
 	<section class="py-6">
 		<div class="flex flex-wrap items-end justify-between gap-4">
 			<h2>{p.why ? texts.thePlan : p.beside ? texts.toMakeUpWhat : texts.waysToGetThere}</h2>
+			{#if p.choices.length > 1 && want.orKinds.length && p.plan}
+				<p class="note w-full">{texts.withTheseOf(data.kind.name)}</p>
+			{/if}
 			{#if p.choices.length > 1}
 				<div class="w-72">
 					<SelectField
@@ -218,7 +228,7 @@
 	{#each data.kind.hazards as h (h.what)}
 		<Note tone="harm"><strong>{h.what}:</strong> {h.say}</Note>
 	{/each}
-	<Island><ChangeWant {want} places={data.places} story={data.story} today={data.garden.today} /></Island>
+	<Island><ChangeWant {want} kinds={data.kinds} places={data.places} story={data.story} today={data.garden.today} /></Island>
 	<Fold label={texts.notWantedAnyMore} class="border-t border-rule pt-2">
 		<div class="max-w-md">
 			<EntryForm action="?/drop" submit={texts.dropThisWant} today={data.garden.today} dated={false} noted={false} quiet>

@@ -6,16 +6,18 @@
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import OtherKinds from '$lib/ui/OtherKinds.svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import type { PageData } from './$types';
 	interface Props {
 		want: PageData['want'];
+		kinds: PageData['kinds'];
 		places: PageData['places'];
 		story: PageData['story'];
 		today: string;
 	}
-	let { want, places, story, today }: Props = $props();
+	let { want, kinds, places, story, today }: Props = $props();
 </script>
 
 <Fold label={texts.changeTheNumberThe} class="mt-8 border-t border-rule pt-2">
@@ -31,6 +33,13 @@
 					value={want.placeId ?? ''}
 					items={[{ value: '', name: texts.noPlaceYet }, ...places.map((p) => ({ value: p.id, name: p.name }))]}
 				/>
+				{#if want.purpose === 'plants' || want.purpose === 'gifts'}
+					<OtherKinds
+						kind={want.kindId}
+						value={want.orKinds}
+						items={kinds.map((k) => ({ value: k.id, name: k.name, also: k.also }))}
+					/>
+				{/if}
 				<WouldDoFields enough={want.enough} lateWeeks={want.lateWeeks} weighs={want.weighs} />
 				<Field label={texts.whatForInYour} name="label" value={want.label} maxlength={120} />
 			</EntryForm>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { texts } from '$lib/messages/wants.js';
 	import { untrack } from 'svelte';
+	import OtherKinds from '$lib/ui/OtherKinds.svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -26,7 +27,13 @@
 	let confidence = $state(90);
 
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
+	const items = $derived(
+		data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.have ? texts.youHaveStock : '' }))
+	);
 	const measured = $derived(purpose === 'hedge' || purpose === 'bed');
+	/** What is set by measure or kept alive is of one kind. */
+	const ofAny = $derived(purpose === 'plants' || purpose === 'gifts');
+	let orKinds = $state<string[]>([]);
 	/** What is kept alive is kept until winter is over: its day follows, unless another was typed. */
 	$effect(() => {
 		const keeps = purpose === 'keep';
@@ -43,13 +50,7 @@
 <div class="mt-6 grid items-start gap-x-12 gap-y-6 md:grid-cols-[1.2fr_1fr]">
 	<div>
 		<EntryForm action="" submit={texts.writeItDownAnd} today={data.garden.today} dated={false}>
-			<ChoiceField
-				label={texts.kind}
-				name="kind_id"
-				bind:value={kindId}
-				placeholder={texts.typeAnyNameOf}
-				items={data.kinds.map((k) => ({ value: k.id, name: k.name, also: k.also, beside: k.have ? texts.youHaveStock : '' }))}
-			/>
+			<ChoiceField label={texts.kind} name="kind_id" bind:value={kindId} placeholder={texts.typeAnyNameOf} {items} />
 			<fieldset>
 				<legend class="mb-1 font-semibold">{texts.whatFor}</legend>
 				<div class="flex flex-wrap gap-2">
@@ -89,6 +90,7 @@
 				value={data.place}
 				items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 			/>
+			{#if ofAny}<OtherKinds kind={kindId} {items} onchange={(chosen) => (orKinds = chosen)} />{/if}
 			<WouldDoFields />
 			<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} />
 		</EntryForm>
@@ -97,6 +99,7 @@
 		<WouldTake
 			base="/g/{data.garden.slug}"
 			kind={kindId}
+			orKinds={ofAny ? orKinds : []}
 			{purpose}
 			target={measured ? onGround : target}
 			{due}
