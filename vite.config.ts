@@ -13,7 +13,7 @@ export default defineConfig({
 		environment: 'node',
 		globalSetup: ['bin/testDatabase.ts'],
 		// Tests against the database share one server; each file makes its own database in it.
-		testTimeout: 30_000,
-		hookTimeout: 60_000
+		testTimeout: 120_000,
+		hookTimeout: 120_000
 	}
 });

@@ -1,6 +1,8 @@
 /** The plan of all wants in gardens that the demo is not, in the middle of July. */
+import { randomUUID } from 'node:crypto';
 import { expect, test } from './app.js';
 import { addStock, addWant, newGarden } from './growers.js';
+import { read } from './plainly.js';
 import { JULY, walks } from './planWalks.js';
 import type { PlanView } from '../src/lib/server/jointView.js';
 
@@ -96,4 +98,53 @@ test('sixty of any of three kinds: chosen by name, planned from all of them toge
 	await choose('Another kind', '', 'None');
 	await page.getByRole('button', { name: 'Change it' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('60 Garden sage or Catmint');
+});
+
+test('more than a bed takes: the want and the plan say how many fit, as the Ground counts them, and name what would do', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(200_000);
+	const base = await newGarden(app.url, 'Temperate', 'Full');
+	const settings = await (await fetch(`${base}/settings`)).text();
+	const place = (kind: string) => new RegExp(`id:"([0-9a-f-]{36})",name:"[^"]+",kind:"${kind}"`).exec(settings)![1]!;
+	const measure = async (id: string, length: string, width: string) => {
+		const told = await fetch(`${base}/ground/${id}?/measure`, {
+			method: 'POST',
+			body: new URLSearchParams({ entry_id: randomUUID(), on: JULY, by: 'sides', length, width }),
+			headers: { accept: 'application/json', 'x-sveltekit-action': 'true' }
+		});
+		expect(((await told.json()) as { type: string }).type).toBe('success');
+	};
+	const bed = place('bed');
+	await measure(bed, '2', '1');
+	await addStock(base, 'lavender', { count: '8' });
+	const { id } = await addWant(base, 'lavender', 40, '2027-10-15', { place_id: bed });
+	const fit = Number(/(\d+) plants fit in /.exec(await read(`${base}/ground/${bed}?kind=lavender&day=2027-10-15`))![1]);
+	expect(fit).toBeGreaterThan(10);
+	expect(fit).toBeLessThan(40);
+	expect(await read(`${base}/wants/${id}`)).toMatch(new RegExp(`takes only ${fit} of them from 15 Oct 2027 on`));
+	const ask = async () => ((await (await fetch(`${base}/plan/plan.json`)).json()) as PlanView).wants[0]!;
+	const short = await ask();
+	// As many as the bed takes usually come, not more: they would stand nowhere.
+	expect(short.usually).toBeLessThanOrEqual(fit + 1);
+	expect(short.odds).toBeLessThan(0.5);
+
+	await page.goto(`${base}/plan`);
+	const held = page.getByRole('region', { name: 'What holds the rest back' });
+	await expect(held).toContainText('The free ground of its bed', { timeout: 60_000 });
+	await expect(held.getByRole('button', { name: /^Plant them in/ })).toHaveCount(0);
+	await expect(held.getByRole('button', { name: /^Ask for \d+$/ })).toBeVisible();
+	const few = Number(/Ask for (\d+)$/m.exec(await held.getByRole('button', { name: /^Ask for \d+$/ }).innerText())![1]);
+	expect(few).toBeLessThanOrEqual(fit);
+
+	// Another bed is measured that takes them all: named, and in one tap theirs.
+	await measure(place('nursery_row'), '8', '1.2');
+	await page.goto(`${base}/plan`);
+	await held.getByRole('button', { name: /^Plant them in/ }).click({ timeout: 60_000 });
+	await expect(page.getByRole('status').filter({ hasText: 'Want changed' })).toBeVisible();
+	const met = await ask();
+	expect(met.target).toBe(40);
+	expect(met.odds).toBeGreaterThan(0.9);
+	expect(await read(`${base}/wants/${id}`)).not.toContain('takes only');
 });

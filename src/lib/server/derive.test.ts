@@ -169,7 +169,7 @@ describe('state', () => {
 		}
 	}
 
-	it('derived afresh from the ledger is the same in every table, after any history', { timeout: 120_000 }, async () => {
+	it('derived afresh from the ledger is the same in every table, after any history', { timeout: 400_000 }, async () => {
 		let kept = 0;
 		await fc.assert(
 			fc.asyncProperty(fc.array(doing, { minLength: 10, maxLength: 45, size: 'max' }), async (history) => {
@@ -254,7 +254,7 @@ describe('an upgrade', () => {
 
 	it(
 		'killed at twenty points is the old version or the new one, and the next start goes on from there',
-		{ timeout: 120_000 },
+		{ timeout: 400_000 },
 		async () => {
 			const server = process.env.SURCULUS_TEST_SERVER!;
 			const admin = new pg.Client({ connectionString: server });

@@ -350,7 +350,7 @@ describe('a hedge', () => {
 });
 
 describe('what would help', () => {
-	it('was seen to help: done, the want is met', { timeout: 60_000 }, () => {
+	it('was seen to help: done, the want is met', { timeout: 240_000 }, () => {
 		const r = asked({ wants: [want({ target: 60 })], sources: [sourceOf('s', lavender, 1)], minutesPerWeek: 60 });
 		const s = solved(r);
 		const exact = exactOf(r);

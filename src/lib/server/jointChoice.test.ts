@@ -63,7 +63,7 @@ function wagnerWhitin(demand: readonly number[], setUp: readonly number[]): numb
 describe('the choice among patterns', () => {
 	it(
 		'is the best of all choices, in a hundred tiny gardens; its bound is one, and the search alone is seldom far off',
-		{ timeout: 300_000 },
+		{ timeout: 600_000 },
 		async () => {
 			const solvers = await exactly();
 			const d = dice(0.1234);
@@ -96,7 +96,7 @@ describe('the choice among patterns', () => {
 		}
 	);
 
-	it('agrees with a second solver on the programme, whole and in parts (glpk.js)', { timeout: 120_000 }, async () => {
+	it('agrees with a second solver on the programme, whole and in parts (glpk.js)', { timeout: 400_000 }, async () => {
 		const glpk = await GLPK();
 		const ours = await exactly();
 		const d = dice(0.77);

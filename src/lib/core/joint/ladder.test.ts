@@ -106,6 +106,33 @@ describe('growing the stock first', () => {
 		expect(same).toBeGreaterThan(ladders / 2);
 	});
 
+	it('takes from all plants of a kind together, as from one row of so many', () => {
+		let ladders = 0;
+		for (const climate of [north, south])
+			for (const k of ['daylily', 'iris', 'sage', 'dahlia'].map(kind)) {
+				const r = asked(k, climate, 60);
+				const three = found({ ...r, sources: [sourceOf('s', k, 3)] });
+				const each = found({ ...r, sources: ['s', 't', 'u'].map((id) => sourceOf(id, k, 1)) });
+				expect(each === null, k.id).toBe(three === null);
+				if (!three || !each) continue;
+				ladders++;
+				expect(each.sourceIds).toEqual(['s', 't', 'u']);
+				expect([each.wayId, each.due], k.id).toEqual([three.wayId, three.due]);
+				// A share of each is rounded up by itself.
+				each.rungs.forEach((x, i) =>
+					expect(Math.abs(x.pieces - three.rungs[i]!.pieces), k.id).toBeLessThanOrEqual(x.pieces * 0.1 + 3)
+				);
+				// Three are never later than one.
+				const one = found(r);
+				if (one) expect(each.due, k.id).toBeLessThanOrEqual(one.due);
+				// Of another form, with a record of its own, they are not taken for the same.
+				const apart = { ...sourceOf('u', k, 1), shares: Object.fromEntries(k.ways.map((w) => [w.id, `${k.id} ${w.id} other`])) };
+				const forms = found({ ...r, sources: [sourceOf('s', k, 1), sourceOf('t', k, 1), apart] });
+				expect([['s', 't'], ['u'], undefined]).toContainEqual(forms?.sourceIds);
+			}
+		expect(ladders).toBeGreaterThan(3);
+	});
+
 	it('strikes in season only, each time after what was struck before stands; and by a day that is no sooner than it can be', () => {
 		let ladders = 0;
 		for (const climate of [north, south, tropics])
@@ -127,7 +154,7 @@ describe('growing the stock first', () => {
 
 	it(
 		'keeps its promise when the tests’ own engine grows it: one season for all, each batch with its own chance and pace',
-		{ timeout: 120_000 },
+		{ timeout: 400_000 },
 		() => {
 			const d = dice(0.31);
 			let kept = 0;

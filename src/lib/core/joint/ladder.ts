@@ -5,7 +5,7 @@
  */
 import { randomBinomial } from 'd3-random';
 import type { DayNumber } from '../dates.js';
-import type { WayProfile } from '../handbook/schema.js';
+import type { Kind, WayProfile } from '../handbook/schema.js';
 import { canGive, fullYield, takingOf } from '../material/capacity.js';
 import type { Taking } from '../material/capacity.js';
 import { MATERIAL } from '../material/judged.js';
@@ -28,7 +28,8 @@ export interface Rung {
 }
 
 export interface Ladder {
-	sourceId: string;
+	/** The plants that the first pieces are taken from. */
+	sourceIds: readonly string[];
 	kindId: string;
 	wayId: string;
 	/** At least two, or one where stock is being grown already. */
@@ -73,20 +74,17 @@ const NEARLY_LEAST = 1.15;
 export function ladderFor(r: JointRequest, want: JointWant, sample: Sample, coming: readonly Coming[] = []): Ladder | null {
 	const last = r.today + MOST_DAYS;
 	const field = new Field({ ...r, wants: [{ ...want, due: last, otherwise: [] }] }, sample);
-	const kinds = kindsFor(want);
 	const tail = new Tail(want.target);
 	let best: Ladder | null = null;
 	const sum = (l: Ladder) => l.rungs.reduce((n, x) => n + x.pieces, 0);
-	for (const source of r.sources) {
-		if (!kinds.includes(source.kindId)) continue;
-		const { kind } = r.kinds.get(source.kindId)!;
+	for (const kindId of kindsFor(want)) {
+		const { kind } = r.kinds.get(kindId)!;
 		const young = coming.filter((c) => c.kindId === kind.id);
 		const begins = young.reduce((day, c) => Math.max(day, c.by + 1), r.today);
-		for (const way of kind.ways) {
-			if (r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
-			const days = climbs(r, field, source, way, begins, last);
+		for (const { way, sources } of parentsOf(r, kind)) {
+			const days = climbs(r, field, kind.id, way, begins, last);
 			for (let rungs = young.length ? 1 : 2; rungs <= Math.min(MOST_RUNGS, days.length); rungs++) {
-				const asked = { r, field, source, way, want, tail, days: days.slice(0, rungs), last, young };
+				const asked = { r, field, sources, way, want, tail, days: days.slice(0, rungs), last, young };
 				const all = climb(asked, 1);
 				if (!all) continue;
 				// No more is kept than it takes: the least share of what could be that is done as soon.
@@ -104,12 +102,28 @@ export function ladderFor(r: JointRequest, want: JointWant, sample: Sample, comi
 	return best;
 }
 
+/** By each way, the plants that are taken from together: those whose pieces share their way's chances. */
+function parentsOf(r: JointRequest, kind: Kind): { way: WayProfile; sources: readonly [Source, ...Source[]] }[] {
+	const ways = kind.ways.filter((way) => !r.rules?.notWays?.includes(`${kind.id} ${way.id}`));
+	return ways.flatMap((way) => {
+		const alike = new Map<string, [Source, ...Source[]]>();
+		for (const source of r.sources) {
+			if (source.kindId !== kind.id) continue;
+			const name = source.shares[way.id] ?? '';
+			const others = alike.get(name);
+			if (others) others.push(source);
+			else alike.set(name, [source]);
+		}
+		return [...alike.values()].map((sources) => ({ way, sources }));
+	});
+}
+
 /** Days on which pieces are taken: each time that the way is open and what was taken before stands in the ground. */
-function climbs(r: JointRequest, field: Field, source: Source, way: WayProfile, begins: DayNumber, last: DayNumber): DayNumber[] {
-	const { kind, season } = r.kinds.get(source.kindId)!;
+function climbs(r: JointRequest, field: Field, kindId: string, way: WayProfile, begins: DayNumber, last: DayNumber): DayNumber[] {
+	const { kind, season } = r.kinds.get(kindId)!;
 	const days: DayNumber[] = [];
 	let from = begins;
-	for (const o of field.openings(source.kindId, way, last)) {
+	for (const o of field.openings(kindId, way, last)) {
 		const earliest = Math.max(from, o.opens);
 		// In the best of its window, where that is still to come; else on the first day that somebody is there.
 		let on = Math.max(earliest, Math.min(o.bestFrom, o.closes));
@@ -126,7 +140,7 @@ function climbs(r: JointRequest, field: Field, source: Source, way: WayProfile, 
 interface Climb {
 	r: JointRequest;
 	field: Field;
-	source: Source;
+	sources: readonly [Source, ...Source[]];
 	way: WayProfile;
 	want: JointWant;
 	tail: Tail;
@@ -148,18 +162,22 @@ export function youngGives(source: Source, { gives }: WayProfile, born: DayNumbe
 	return fullYield({ count: 100, sizeCm, ageYears: years, condition: 'strong' }, gives) / 100;
 }
 
-function climb({ r, field, source, way, want, tail, days, last, young }: Climb, share: number): Ladder | null {
+function climb({ r, field, sources, way, want, tail, days, last, young }: Climb, share: number): Ladder | null {
 	const { gives } = way;
+	const [source] = sources;
 	const name = (k: number) => `${want.id} ${source.id} ${way.id} ladder ${days[k]!}`;
 	const end = days.length - 1;
-	// The parent is asked for all it gives, or that share of it, each time but the last.
-	const takings: Taking[] = [...source.takings];
-	const parent = days.map((on, k) => {
-		const all = Math.min(MOST_PIECES, canGive(source.stock, gives, takings, on));
-		const n = k === end ? all : Math.ceil(all * share);
-		takings.push(takingOf(source.stock, gives, n, on));
-		return n;
-	});
+	// Each parent is asked for all it gives, or that share of it, each time but the last.
+	const parents = days.map(() => 0);
+	for (const { stock, takings: before } of sources) {
+		const takings: Taking[] = [...before];
+		days.forEach((on, k) => {
+			const all = Math.min(MOST_PIECES, canGive(stock, gives, takings, on));
+			const n = k === end ? all : Math.ceil(all * share);
+			takings.push(takingOf(stock, gives, n, on));
+			parents[k]! += n;
+		});
+	}
 	const chances = days.slice(0, end).map((on, k) => field.chances(name(k), source, way, on, days[k + 1]! - 1));
 	const random = sourceOf(r.seed, `${want.id} ${source.id} ${way.id} ladder`);
 	const size = field.sample.size;
@@ -171,7 +189,7 @@ function climb({ r, field, source, way, want, tail, days, last, young }: Climb, 
 				...{ count: countAt(c.pmf, random()), born: c.born, asked: null, took: 0 }
 			}));
 			days.forEach((on, k) => {
-				let pieces = parent[k]!;
+				let pieces = parents[k]!;
 				for (const own of stock) {
 					const back = gives.uses_up || own.asked === null ? 0 : Math.min(1, (on - own.asked) / gives.recover_days);
 					const grown = 1 - own.took * (1 - back);
@@ -221,7 +239,7 @@ function climb({ r, field, source, way, want, tail, days, last, young }: Climb, 
 		if (k < end) return { on, pieces, plants: middleOf(kept[k]!) };
 		return { on, pieces: Math.min(ended.most, pieces), plants: want.target };
 	});
-	return { ...ended, share, sourceId: source.id, kindId: source.kindId, wayId: way.id, rungs };
+	return { ...ended, share, sourceIds: sources.map((s) => s.id), kindId: source.kindId, wayId: way.id, rungs };
 }
 
 /** The count that a chance comes to. */

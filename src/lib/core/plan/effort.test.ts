@@ -186,7 +186,7 @@ describe('flushes', () => {
 describe('a plan of any kind', () => {
 	const today = dayNumber('2027-03-01');
 
-	it('keeps its promises: sure enough, in time, in its window, and within what the stock gives', { timeout: 240_000 }, () => {
+	it('keeps its promises: sure enough, in time, in its window, and within what the stock gives', { timeout: 480_000 }, () => {
 		for (const kind of kinds) {
 			const stock = { count: 3, sizeCm: null, ageYears: 4, condition: 'strong' } as const;
 			// Holly takes three years, yew four.

@@ -27,7 +27,7 @@ describe('luck', () => {
 
 	it(
 		'half of the pieces late: the odds of getting the middle number are what comes of batches grown one by one',
-		{ timeout: 120_000 },
+		{ timeout: 400_000 },
 		() => {
 			const d = dice(0.2718);
 			const struckOn = dayNumber('2027-06-10');

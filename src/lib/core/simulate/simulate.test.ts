@@ -26,7 +26,7 @@ function* plans(many: number, seed: number): Iterable<{ sim: SimRequest; odds: n
 }
 
 describe('a simulated plan', () => {
-	it('meets its wants as often as their own odds say, in gardens of nine climates', { timeout: 120_000 }, () => {
+	it('meets its wants as often as their own odds say, in gardens of nine climates', { timeout: 400_000 }, () => {
 		let bias = 0;
 		let wants = 0;
 		for (const { sim, odds, struck } of plans(24, 0.4142)) {
