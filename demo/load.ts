@@ -10,7 +10,7 @@ import type { Act } from '../src/lib/server/ledger.js';
 import { movesId } from '../src/lib/server/movesMeant.js';
 import { careId } from '../src/lib/server/roundTasks.js';
 import * as state from '../src/lib/server/store/state.js';
-import { planWant } from '../src/lib/server/wants.js';
+import { planWant } from '../src/lib/server/wantPlan.js';
 import { importRecord } from '../src/lib/server/weather.js';
 import { Sky } from '../stand-ins/weather-station/sky.js';
 import { addDays, dayNumber, isoOf } from '../src/lib/core/dates.js';

@@ -27,7 +27,7 @@ const begin = async (...args: string[]) => {
 	starter = spawn(process.execPath, ['--import', 'tsx', 'bin/start.ts', '--port', String(port), ...args], { cwd: ROOT, env });
 	starter.stdout!.on('data', (d: Buffer) => (said += d.toString()));
 	starter.stderr!.on('data', (d: Buffer) => (said += d.toString()));
-	await expect.poll(() => said, { timeout: 120_000 }).toContain(`Surculus is at ${base}`);
+	await expect.poll(() => said, { timeout: 300_000 }).toContain(`Surculus is at ${base}`);
 };
 const end = async () => {
 	if (starter.exitCode !== null || starter.signalCode !== null) return;
@@ -57,7 +57,7 @@ test.afterAll(async () => {
 });
 
 test('children come back, a rebuild leaves them alone, copies go out and in', async () => {
-	test.setTimeout(300_000);
+	test.setTimeout(600_000);
 	// Cut off by a crash: it is no reason not to start.
 	writeFileSync(join(home, 'running.json'), '{"pid": 12');
 	await begin();

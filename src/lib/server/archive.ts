@@ -99,6 +99,7 @@ const SHOWN = [
 		fields: [
 			text('id'),
 			text('kind_id'),
+			{ ...text('or_kinds'), is: `array_to_string(or_kinds, ' ')` },
 			text('label'),
 			text('purpose'),
 			whole('target'),
@@ -141,10 +142,11 @@ export async function archiveOf(garden: GardenHead, made: string): Promise<Uint8
 		const tables: Table[] = [];
 		for (const t of [...KEPT, ...SHOWN]) {
 			const { rows } = await db.query<Record<string, unknown>>(
-				`SELECT ${t.fields.map((f) => f.name).join(', ')} FROM ${t.from}`,
+				`SELECT ${t.fields.map((f) => ('is' in f ? `${f.is} AS ${f.name}` : f.name)).join(', ')} FROM ${t.from}`,
 				[garden.id]
 			);
-			tables.push({ name: t.name, title: t.title, fields: t.fields, rows: rows.map((r) => t.fields.map((f) => r[f.name])) });
+			const fields = t.fields.map(({ name, type }) => ({ name, type }));
+			tables.push({ name: t.name, title: t.title, fields, rows: rows.map((r) => t.fields.map((f) => r[f.name])) });
 		}
 		const { rows } = await db.query<{ next_code: number }>('SELECT next_code FROM garden WHERE id = $1', [garden.id]);
 		return writeArchive(

@@ -10,7 +10,7 @@ import { createGarden, record, undo } from './ledger.js';
 import type { Act } from './ledger.js';
 import { modelOf, takingOn } from './model.js';
 import { recordOf } from './record.js';
-import { planWant } from './wants.js';
+import { planWant } from './wantPlan.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { meanOf } from '$lib/core/odds/beta.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';

@@ -3,7 +3,7 @@ import type { Garden } from './context.js';
 import { database } from './db.js';
 import { handbook } from './handbook.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
-import { stockPlantOf, takingsFrom } from './wants.js';
+import { stockPlantOf, takingsFrom } from './takings.js';
 import { snapshotOf } from './snapshot.js';
 import * as state from './store/state.js';
 import { isoOf, yearOf } from '$lib/core/dates.js';

@@ -1,34 +1,25 @@
-/** Wants with their odds, and plans for them. */
-import { wayIn } from './context.js';
+/** Wants with their odds. */
 import type { Garden } from './context.js';
 import { database } from './db.js';
-import { carriesFor } from './carried.js';
 import { Kept } from './kept.js';
-import { modelOf, shortOf, stateOf } from './model.js';
+import { modelOf, shortOf } from './model.js';
 import { frostOnStock } from './stood.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
-import type { Snapshot } from './snapshot.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
-import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
+import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
-import { inHand, protectionOf } from '$lib/core/ledger/index.js';
+import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
-import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
-import { canGive, takingOf } from '$lib/core/material/capacity.js';
-import type { StockPlant, Taking } from '$lib/core/material/capacity.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
 import { wouldDo } from '$lib/core/joint/otherwise.js';
 import { keepThrough } from '$lib/core/plan/keep.js';
-import { aloneOf, plan } from '$lib/core/plan/options.js';
-import type { Plan } from '$lib/core/plan/options.js';
 import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { ColdFelt } from '$lib/core/season/cold.js';
 import { wintersIn } from '$lib/core/season/season.js';
-import { anyOf, kindNamed, kindsOfWant, wantedName } from '$lib/core/ledger/wish.js';
+import { kindNamed, kindsOfWant, wantedName } from '$lib/core/ledger/wish.js';
 import type { InsideWinters } from '$lib/core/shelter/index.js';
 
 export interface WantView {
@@ -232,194 +223,3 @@ function mildestOf(m: Model, open: readonly state.PlaceRow[], kind: string, stan
 	const mean = ({ coldest }: InsideWinters) => coldest.reduce((a, b) => a + b, 0) / coldest.length;
 	return winters.reduce<InsideWinters | null>((a, b) => (a && mean(a) >= mean(b) ? a : b), null)?.felt ?? null;
 }
-
-/** Size of a grown plant by what its way measures. */
-const matureOf = (kind: Kind | undefined, measure: 'height' | 'diameter' | 'pot' | undefined): number | null =>
-	!kind || measure === 'pot' ? null : measure === 'diameter' ? kind.size.spread_cm : kind.size.height_cm;
-
-export const stockPlantOf = (s: state.StockRow, kind?: Kind): StockPlant => ({
-	count: s.count,
-	sizeCm: s.size_cm,
-	ageYears: s.age_years,
-	condition: s.condition,
-	toldOn: dayNumber(s.told_on),
-	matureCm: matureOf(kind, kind?.ways[0]?.gives.measure)
-});
-
-/** What was and will be taken from a stock, each as a share of the plant by its own way: it all comes off the same plant. */
-export const takingsFrom = (s: state.StockRow, kind: Kind, batches: readonly Batch[]): Taking[] =>
-	batches
-		.filter((b) => b.stockId === s.id && b.status !== 'dropped' && b.fromBatch === null)
-		.flatMap((b) => {
-			const gives = wayIn(kind, b.wayId)?.gives;
-			const pieces = b.struckOn ? b.struck : b.plannedCount;
-			return gives ? [takingOf(stockPlantOf(s, kind), gives, pieces, dayNumber(b.struckOn ?? b.plannedOn!))] : [];
-		});
-
-export interface StockChoice {
-	id: string;
-	kindId: string;
-	label: string;
-	may: ReturnType<typeof mayMultiply>;
-	refused: boolean;
-	givesNow: { wayId: string; pieces: number }[];
-}
-
-export interface WantPlan {
-	choices: StockChoice[];
-	stockId: string | null;
-	/** The kind that the plan is of. */
-	kindId: string;
-	plan: Plan | null;
-	/** Why no plan was made. */
-	why: string | null;
-	keep: ReturnType<typeof keepThrough> | null;
-	buying: number;
-	target: number;
-	/** Something grows or is planned for it already; the plan asks only for what is missing. */
-	beside: boolean;
-}
-
-/** Plans a want from one of its stocks (the first that may be multiplied, if none is named). */
-export async function planWant(garden: Garden, wantId: string, stockId: string | null): Promise<WantPlan | null> {
-	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	const want = snapshot.wants.find((w) => w.id === wantId);
-	if (!want) return null;
-	const made = await plans.waited(`${stateOf(m, snapshot)} ${wantId} ${stockId}`, async () => ({
-		plan: await planned(m, snapshot, want, stockId)
-	}));
-	return made.plan;
-}
-
-/** No want has this id: it has no batches yet, and is written nowhere. */
-const UNWRITTEN = '00000000-0000-0000-0000-000000000000';
-
-/** The plan of a want that is still being typed, from the first of its stocks that may be multiplied. */
-export async function wouldTake(
-	garden: Garden,
-	draft: Pick<state.WantRow, 'kind_id' | 'or_kinds' | 'purpose' | 'target' | 'due' | 'confidence'>
-): Promise<WantPlan | null> {
-	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	const want: state.WantRow = {
-		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
-		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const },
-		...draft
-	};
-	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({
-		plan: await planned(m, snapshot, want, null)
-	}));
-	return made.plan;
-}
-
-const plans = new Kept<{ plan: WantPlan | null }>(32, () => 60_000, true);
-
-async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockId: string | null): Promise<WantPlan | null> {
-	const { garden } = m;
-	const db = database();
-	const kinds = kindsOfWant(want).flatMap((id) => m.kinds.get(id) ?? []);
-	const first = m.kinds.get(want.kind_id);
-	if (!first) return null;
-	const several = kinds.length > 1;
-	const stocks = snapshot.stocks.filter((s) => kinds.some((k) => k.id === s.kind_id) && !s.gone_on);
-	const [taken, ofWant] = await Promise.all([
-		state.batchesFrom(
-			db,
-			garden.id,
-			stocks.map((s) => s.id)
-		),
-		state.batchesOfWants(db, garden.id, [want.id])
-	]);
-	const places = m.places.filter((p) => !p.closed);
-	const choices = stocks.map((s): StockChoice => {
-		const kind = m.kinds.get(s.kind_id)!;
-		const name = s.label || places.find((p) => p.id === s.place_id)?.name;
-		const may = mayMultiply(protectionOf(s), yearOf(m.today));
-		const takings = takingsFrom(s, kind, taken);
-		return {
-			...{ id: s.id, kindId: kind.id },
-			label: several ? [withVariety(kind), name].filter(Boolean).join(', ') : name || kind.common,
-			may,
-			refused: isBarred(protectionOf(s), yearOf(m.today)),
-			givesNow: kind.ways.map((w) => ({
-				wayId: w.id,
-				pieces: canGive(stockPlantOf(s, kind), w.gives, takings, m.today)
-			}))
-		};
-	});
-	const due = dayNumber(want.due);
-	const target = want.target;
-	const keep = want.purpose === 'keep' ? keepOf(m, first, stocks, due) : null;
-	const growing = wantParts(m, ofWant, due).parts;
-	const others = keep ? [keep.pmf] : [];
-	const result: WantPlan = {
-		choices,
-		stockId: null,
-		kindId: first.id,
-		plan: null,
-		why: null,
-		keep,
-		buying: target * Math.min(...kinds.map((k) => k.price.v)),
-		beside: ofWant.length > 0 || keep !== null,
-		target
-	};
-	const chosen = stockId
-		? choices.filter((c) => c.id === stockId)
-		: kinds.flatMap((k) => {
-				const ofKind = choices.filter((c) => c.kindId === k.id);
-				return ofKind.sort((a, b) => Number(a.refused) - Number(b.refused) || sum(b) - sum(a))[0] ?? [];
-			});
-	const free = chosen.filter((c) => !c.refused);
-	const refused = chosen[0];
-	if (aloneOf({ target, growing, others }).probability >= want.confidence)
-		result.why = 'As things stand it is in hand: nothing more needs striking.';
-	else if (!refused)
-		result.why = `There is no stock of ${anyOf(kinds.map((k) => k.common))} in this garden: add it first, then plan.`;
-	else if (free.length === 0) {
-		result.stockId = refused.id;
-		result.why = refused.may.sentence;
-	} else {
-		const made: { stock: state.StockRow; plan: Plan }[] = [];
-		for (const c of free) {
-			const stock = stocks.find((s) => s.id === c.id)!;
-			made.push({ stock, plan: await planFrom(stock) });
-		}
-		const best = made.reduce((a, b) => (better(b.plan, a.plan) ? b : a));
-		result.stockId = best.stock.id;
-		result.kindId = best.stock.kind_id;
-		result.plan = best.plan;
-	}
-	return result;
-
-	async function planFrom(stock: state.StockRow): Promise<Plan> {
-		const kind = m.kinds.get(stock.kind_id)!;
-		return plan({
-			kind,
-			book: m.book,
-			stock: stockPlantOf(stock, kind),
-			takings: takingsFrom(stock, kind, taken),
-			record: Object.fromEntries(kind.ways.map((w) => [w.id, m.record.of(kind.id, w.id, [], stock.label)])),
-			rho: m.record.rho,
-			target,
-			growing,
-			others,
-			due,
-			confidence: want.confidence,
-			today: m.today,
-			season: m.season.usualFor(kind),
-			years: m.season.years(kind),
-			carries: await carriesFor(m, snapshot, kind),
-			oneAge: want.purpose === 'hedge'
-		});
-	}
-}
-
-/** Of plans of different kinds: the one that does it with less work and money, else the one that comes nearest to it. */
-function better(a: Plan, b: Plan): boolean {
-	const [x, y] = [a, b].map((p) => p.ways.find((w) => w.best)?.best);
-	if (!x || !y) return x !== undefined || (y === undefined && nearest(a) > nearest(b));
-	const sumOf = ({ effort }: typeof x) => (effort.minutes / 60) * a.hourWorth + effort.cost;
-	return sumOf(x) < sumOf(y);
-}
-const nearest = (p: Plan): number => p.ways.reduce((most, w) => Math.max(most, w.fallback?.probability ?? 0), 0);
-
-const sum = (c: StockChoice) => c.givesNow.reduce((n, g) => n + g.pieces, 0);

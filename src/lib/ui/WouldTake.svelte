@@ -49,8 +49,10 @@
 	let of = $state({ target: 0, due: '' });
 	let asking = $state(false);
 	$effect(() => {
-		const asked = new URLSearchParams({ kind, purpose, target: String(target), due, confidence: String(confidence) });
-		for (const other of orKinds) asked.append('or', other);
+		const asked = new URLSearchParams([
+			...Object.entries({ kind, purpose, target: String(target), due, confidence: String(confidence) }),
+			...orKinds.map((other) => ['or', other])
+		]);
 		if (!kind || !target || target < 1 || !due || !confidence) {
 			told = { says: 'nothing' };
 			asking = false;

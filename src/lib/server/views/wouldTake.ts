@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import { handbook } from '../handbook.js';
-import { wouldTake } from '../wants.js';
+import { wouldTake } from '../wantPlan.js';
 import { wayLabel } from '../windows.js';
 import { isoOf } from '$lib/core/dates.js';
 import { dayOfWant, wantData } from '$lib/core/ledger/kinds/want.js';
