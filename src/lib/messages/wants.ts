@@ -141,7 +141,7 @@ const en = {
 	itsGround: 'Its ground',
 	leastWork2: 'Least work',
 	withTheseOf: (kind: Said) =>
-		`All with ${kind} alone. Plan looks at all kinds that would do together, and at what else they share the garden with.`,
+		`These are ways with ${kind} alone. The plan of all wants takes all kinds that would do together.`,
 	anotherWay: 'Another way',
 	more2: ' more',
 	take: (strike: Said, more: Said) => `Take ${strike}${more};`,

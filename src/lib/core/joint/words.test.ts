@@ -123,6 +123,7 @@ describe('what is said of a plan', () => {
 		expect(say({ of: 'room', place: 'Cold frame', moreCm2: 4_000 })).toBe('0.4 m² more room in Cold frame: then 9 times in 10.');
 		expect(say({ of: 'stock', more: 1, kind: 'Sage' })).toBe('One more plant of Sage to take from: then 9 times in 10.');
 		expect(say({ of: 'stock', more: 3, kind: 'Sage' })).toBe('3 more plants of Sage to take from: then 9 times in 10.');
+		expect(say({ of: 'bed', place: 'Long border' })).toBe('In Long border instead: then 9 times in 10.');
 		expect(say({ of: 'due', on: '2027-08-20' })).toBe('By 20 Aug 2027 instead: then 9 times in 10.');
 		expect(say({ of: 'confidence', to: 0.85, from: 0.9 })).toBe(
 			'As sure as 85 times in 100 instead of 90: then it is met as it stands.'
@@ -166,6 +167,9 @@ describe('what is said of a plan', () => {
 		);
 		expect(say({ of: 'room', places: ['Sill', 'Shelf', 'Frame'], on: '2027-05-01', overCm2: 3_000 })).toContain(
 			'in Sill, Shelf and Frame together.'
+		);
+		expect(say({ of: 'ground', place: 'Long border', on: '2027-05-01' })).toBe(
+			'From 1 May 2027 on more is to stand in Long border than its free ground takes.'
 		);
 		expect(say({ of: 'stock', plant: 'Sage, by the gate', on: '2027-05-01' })).toBe(
 			'Around 1 May 2027 Sage, by the gate is asked for more than it can give.'

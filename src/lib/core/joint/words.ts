@@ -215,7 +215,7 @@ export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): str
 		case 'room':
 			return `In the week of ${sayDate(c.on)} ${sayArea(Math.max(100, c.overCm2) / 10_000, units)} is missing in ${c.places.length === 1 ? c.places[0]! : `${c.places.slice(0, -1).join(', ')} and ${c.places.at(-1)!} together`}.`;
 		case 'ground':
-			return `From ${sayDate(c.on)} they ask for more ground than is free in ${c.place}.`;
+			return `From ${sayDate(c.on)} on more is to stand in ${c.place} than its free ground takes.`;
 		case 'stock':
 			return `Around ${sayDate(c.on)} ${c.plant} is asked for more than it can give.`;
 	}
