@@ -69,6 +69,8 @@ test('sixty of any of three kinds: chosen by name, planned from all of them toge
 	};
 	await choose('Another kind', 'lavend', 'English lavender');
 	await choose('A third kind', 'catm', 'Catmint');
+	// What it would take names the kind that it is of.
+	await expect(page.getByRole('region', { name: 'What it would take' })).toContainText(/(sage|lavender|Catmint), /);
 	await expect(page.getByRole('combobox', { name: 'A fourth kind' })).toBeVisible();
 	await page.getByRole('button', { name: 'Write it down' }).click();
 	const name = 'Garden sage, English lavender or Catmint';

@@ -140,8 +140,7 @@ const en = {
 			: `${place} takes only ${fits} of them from ${due} on, beside what stands there then.`,
 	itsGround: 'Its ground',
 	leastWork2: 'Least work',
-	withTheseOf: (kind: Said) =>
-		`These are ways with ${kind} alone. The plan of all wants takes all kinds that would do together.`,
+	withTheseOf: (kind: Said) => `These are ways with ${kind} alone. The plan of all wants takes all kinds that would do together.`,
 	anotherWay: 'Another way',
 	more2: ' more',
 	take: (strike: Said, more: Said) => `Take ${strike}${more};`,

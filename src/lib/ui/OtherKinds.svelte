@@ -29,14 +29,16 @@
 
 <Fold label={texts.otherKindsWould} open={value.length > 0}>
 	<input type="hidden" name="or_kinds" value="said" />
-	{#each ORDER.slice(0, shown) as label, i (label)}
-		<ChoiceField
-			{label}
-			name="or_kind_{i + 1}"
-			bind:value={() => chosen[i] ?? '', (id) => choose(i, id)}
-			placeholder={texts.typeAnyNameOf}
-			hint={i === 0 ? texts.togetherTheyMake : ''}
-			items={left}
-		/>
-	{/each}
+	<div class="space-y-4 pt-1">
+		{#each ORDER.slice(0, shown) as label, i (label)}
+			<ChoiceField
+				{label}
+				name="or_kind_{i + 1}"
+				bind:value={() => chosen[i] ?? '', (id) => choose(i, id)}
+				placeholder={texts.typeAnyNameOf}
+				hint={i === 0 ? texts.togetherTheyMake : ''}
+				items={left}
+			/>
+		{/each}
+	</div>
 </Fold>

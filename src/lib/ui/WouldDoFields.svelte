@@ -13,22 +13,24 @@
 </script>
 
 <Fold label={texts.ifItCantBe}>
-	<Field
-		label={texts.fewerThatWouldDo}
-		name="enough"
-		value={enough === null ? '' : String(enough)}
-		numeric
-		hint={texts.emptyAllOfThem}
-	/>
-	<Field label={texts.weeksThatItMay} name="late_weeks" value={String(lateWeeks)} numeric />
-	<SelectField
-		label={texts.ifNotAllWants}
-		name="weighs"
-		value={weighs}
-		items={[
-			{ value: 'first', name: texts.thisBeforeOthers },
-			{ value: 'alike', name: texts.thisLikeOthers },
-			{ value: 'last', name: texts.thisAfterOthers }
-		]}
-	/>
+	<div class="space-y-4 pt-1">
+		<Field
+			label={texts.fewerThatWouldDo}
+			name="enough"
+			value={enough === null ? '' : String(enough)}
+			numeric
+			hint={texts.emptyAllOfThem}
+		/>
+		<Field label={texts.weeksThatItMay} name="late_weeks" value={String(lateWeeks)} numeric />
+		<SelectField
+			label={texts.ifNotAllWants}
+			name="weighs"
+			value={weighs}
+			items={[
+				{ value: 'first', name: texts.thisBeforeOthers },
+				{ value: 'alike', name: texts.thisLikeOthers },
+				{ value: 'last', name: texts.thisAfterOthers }
+			]}
+		/>
+	</div>
 </Fold>

@@ -147,10 +147,13 @@ export async function view<N extends keyof Views>(
 	return (await viewOf(name, { params, search, origin: originOf(event.request, event.url) })) as Awaited<ReturnType<Views[N]>>;
 }
 
-const given = (url: URL, key: string): [string, string][] => {
-	const value = url.searchParams.get(key);
-	return value === null ? [] : [[key, value]];
-};
+const given = (url: URL, key: string): [string, string][] =>
+	url.searchParams
+		.getAll(key)
+		.slice(0, MOST_GIVEN)
+		.map((value) => [key, value]);
+/** No screen looks at more of one name. */
+const MOST_GIVEN = 8;
 
 /** Begins the threads of gardens and has them read the handbook: the first garden is set up without waiting for it. */
 export async function wake(): Promise<void> {

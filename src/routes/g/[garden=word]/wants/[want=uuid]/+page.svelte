@@ -129,9 +129,6 @@
 	<section class="py-6">
 		<div class="flex flex-wrap items-end justify-between gap-4">
 			<h2>{p.why ? texts.thePlan : p.beside ? texts.toMakeUpWhat : texts.waysToGetThere}</h2>
-			{#if p.choices.length > 1 && want.orKinds.length && p.plan}
-				<p class="note w-full">{texts.withTheseOf(data.kind.name)}</p>
-			{/if}
 			{#if p.choices.length > 1}
 				<div class="w-72">
 					<SelectField
@@ -144,6 +141,8 @@
 				<Act onclick={() => goto(`?stock=${stockId}`, { noScroll: true })}>{texts.planFromIt}</Act>
 			{/if}
 		</div>
+
+		{#if p.choices.length > 1 && want.orKinds.length && p.plan}<p class="note mt-2">{texts.withTheseOf(data.kind.name)}</p>{/if}
 
 		{#if data.kind.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.kind.hardiness}</Note>{/if}
 		{#if p.why}
