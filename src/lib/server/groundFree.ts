@@ -14,11 +14,17 @@ import { kindsOfWant } from '$lib/core/ledger/wish.js';
 const MOST_TIMES = 8;
 
 /** The first of each span in which as much is free: today, and each day on which something moves or is planted. */
-function timesOf(m: Model, s: Snapshot): DayNumber[] {
+function timesOf(m: Model, s: Snapshot): readonly DayNumber[] {
+	const of = times.get(s);
+	const state = `${m.state} ${m.today}`;
+	if (of?.state === state) return of.from;
 	const moved = keptMoves(m, s)?.steps.flatMap((step) => (step.log && step.on !== null ? [dayNumber(step.on)] : [])) ?? [];
 	const days = new Set([...moved, ...comingTo(m, s).map((c) => c.on)].filter((day) => day > m.today));
-	return [m.today, ...[...days].sort((a, b) => a - b).slice(0, MOST_TIMES - 1)];
+	const from = [m.today, ...[...days].sort((a, b) => a - b).slice(0, MOST_TIMES - 1)];
+	times.set(s, { state, from });
+	return from;
 }
+const times = new WeakMap<Snapshot, { state: string; from: readonly DayNumber[] }>();
 
 /** Apart in the bed, cm: as the widest of its kinds stands. */
 const apartOf = (m: Model, w: WantRow): number => Math.max(...kindsOfWant(w).map((id) => m.kinds.get(id)?.size.spacing_cm ?? 0));

@@ -9,7 +9,7 @@ export const repairsOf = (plan: PlanView, today: string): Repair[] =>
 		.filter((w) => standing(w.alone, w.confidence) !== 'in hand')
 		.map((w): Repair => {
 			const [first, ...others] = w.batches;
-			const move = first && { ...first, kind: w.name, today };
+			const move = first && { ...first, today };
 			return {
 				...{ id: w.id, name: w.name, label: w.label, target: w.target, due: w.due, confidence: w.confidence },
 				...{ odds: w.alone, begun: w.beside > 0, on: first?.on ?? null, last: first?.last ?? null },

@@ -9,10 +9,11 @@ const stage = (to: string, from: string, count: number, place = '') => ({
 const plan = {
 	wants: [
 		{
-			...{ name: 'Garden sage', label: 'one for each neighbour', target: 9 },
+			...{ name: 'Garden sage or Catmint', label: 'one for each neighbour', target: 9 },
 			batches: [
 				{
 					...{
+						kind: 'Garden sage',
 						way: 'Semi-ripe cutting',
 						piece: ['cutting', 'cuttings'],
 						stock: 'by the gate',
@@ -26,7 +27,7 @@ const plan = {
 					]
 				},
 				{
-					...{ way: 'Layer', piece: ['layer', 'layers'], stock: '', on: '2027-05-02', last: '2027-05-02' },
+					...{ kind: 'Catmint', way: 'Layer', piece: ['layer', 'layers'], stock: '', on: '2027-05-02', last: '2027-05-02' },
 					stages: [stage('rooted', '2027-05-02', 1), stage('planted', '2028-05-02', 0)]
 				}
 			]
@@ -38,7 +39,7 @@ describe('the plan on paper', () => {
 	it('has each strike and what follows it, in the order of their days', () => {
 		const rows = planRows(plan).map((r) => ({ ...r, how: r.how.replaceAll('\u00a0', ' ') }));
 		expect(rows.map((r) => `${r.head}: ${r.what}`)).toEqual([
-			'May 2027: Strike 1 layer of Garden sage',
+			'May 2027: Strike 1 layer of Catmint',
 			'June 2027: Strike 15 cuttings of Garden sage',
 			'August 2027: Pot: usually 12 Garden sage',
 			'May 2028: Plant: usually 11 Garden sage'

@@ -16,7 +16,7 @@ export function planRows(plan: PlanView): TickRow[] {
 	const rows = plan.wants.flatMap((w) =>
 		w.batches.flatMap((b) =>
 			b.stages.flatMap((s, i) => {
-				const what = `${s.count} ${s.count === 1 ? b.piece[0] : b.piece[1]} of ${w.name}`;
+				const what = `${s.count} ${s.count === 1 ? b.piece[0] : b.piece[1]} of ${b.kind}`;
 				const where = s.place ? `, ${s.place}` : '';
 				if (i === 0)
 					return [
@@ -28,7 +28,7 @@ export function planRows(plan: PlanView): TickRow[] {
 					];
 				const does = DOES[s.to];
 				if (!does || s.count === 0) return [];
-				return [{ on: s.from, title: `${does}: usually ${s.count} ${w.name}`, how: `About ${sayDate(s.from)}${where}.` }];
+				return [{ on: s.from, title: `${does}: usually ${s.count} ${b.kind}`, how: `About ${sayDate(s.from)}${where}.` }];
 			})
 		)
 	);
