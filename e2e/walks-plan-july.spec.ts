@@ -18,6 +18,7 @@ test('one clump, 24 wanted: the stock is grown first in one tap, the want waits 
 	await addStock(base, 'daylily');
 	const { id } = await addWant(base, 'daylily', 24, '2027-06-30');
 	const ask = async (query = '') => (await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
+	expect(await read(`${base}/wants`)).toContain('no plan');
 	await page.goto(`${base}/plan`);
 	const held = page.getByRole('region', { name: 'What holds the rest back' });
 	await held.getByRole('button', { name: 'Grow the stock first' }).click({ timeout: 60_000 });
@@ -33,6 +34,14 @@ test('one clump, 24 wanted: the stock is grown first in one tap, the want waits 
 	expect(stock.batches.length).toBeGreaterThan(0);
 	// The stock is there before it is taken from, and the want waits no longer than that takes.
 	expect(stock.due > stock.batches[0]!.on && waits.due > stock.due).toBe(true);
+	// What waits for its stock is no trouble: Wants says for what, the want too, and nothing asks to plan or to mend it.
+	const wants = await read(`${base}/wants`);
+	expect(wants).toMatch(new RegExp(`waits for its stock: ${stock.target} to take from by `));
+	expect(wants).toContain('1 of 2 needs you.');
+	expect(await read(`${base}/wants/${id}`)).toContain('Its stock is grown first, and it waits');
+	expect(await read(`${base}/round`)).not.toContain('Plan 24 Daylily');
+	const repairs = (await (await fetch(`${base}/plan/repairs.json`)).json()) as { id: string }[] | { wants: { id: string }[] };
+	expect(JSON.stringify(repairs)).not.toContain(id);
 	await saved.getByRole('button', { name: /Undo/ }).click();
 	await expect(saved).toBeHidden();
 	const back = await ask();

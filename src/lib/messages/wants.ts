@@ -134,6 +134,8 @@ const en = {
 	window: (window: Said) => `Window: ${window}.`,
 
 	// WayBest
+	forItsStock: (count: number, due: Said) => `for its stock: ${count} to take from by ${due}`,
+	itsStockIsGrown: 'Its stock is grown first, and it waits',
 	takesSoMany: (place: Said, fits: number, due: Said) =>
 		fits === 0
 			? `${place} has no room for it from ${due} on, beside what stands there then.`

@@ -11,6 +11,7 @@ import type { Model } from './model.js';
 import { isPlannedAs } from './planAsked.js';
 import type { PlanChoice } from './planAsked.js';
 import type * as state from './store/state.js';
+import { waitsFor } from './wants.js';
 import { STOP } from './watched.js';
 import type { Watched } from './watched.js';
 import { wayLabel } from './windows.js';
@@ -86,6 +87,8 @@ export interface WantPlanned {
 	usually: number;
 	/** With nothing new. */
 	alone: number;
+	/** Nothing is planned, for the stock that it is taken from is being grown. */
+	waits: boolean;
 	standing: ReturnType<typeof standing>;
 	minutes: number;
 	cost: number;
@@ -203,6 +206,7 @@ function shown(
 				due: row.due,
 				confidence: row.confidence
 			},
+			waits: w.batches.length === 0 && ask.all.get(row.id) === 0 && waitsFor(snapshot.wants, row, m.today) !== null,
 			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
 			standing: standing(solved.odds[i]!, row.confidence),
 			instead: w.as === request.wants[i] ? null : { target: w.as.target, due: isoOf(w.as.due), odds: solved.promised[i]! },

@@ -6,7 +6,7 @@ import { standing } from '$lib/core/odds/words.js';
 
 export const repairsOf = (plan: PlanView, today: string): Repair[] =>
 	plan.wants
-		.filter((w) => standing(w.alone, w.confidence) !== 'in hand')
+		.filter((w) => !w.waits && standing(w.alone, w.confidence) !== 'in hand')
 		.map((w): Repair => {
 			const [first, ...others] = w.batches;
 			const move = first && { ...first, today };

@@ -1,6 +1,7 @@
 /** All work that is due in a garden, gathered from batches, stock, wants, windows, care and weather. */
 import { v5 as uuidv5 } from 'uuid';
 import { wayIn } from './context.js';
+import { waitsFor } from './wants.js';
 import { handbook } from './handbook.js';
 import { fillingOf, wantedFor } from './mixing.js';
 import { Kept } from './kept.js';
@@ -74,7 +75,7 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 	const served = new Set(w.batches.map((b) => b.wantId));
 	return w.wants.flatMap((want): RoundTask[] => {
-		if (want.dropped_on || dayNumber(want.due) < day || served.has(want.id)) return [];
+		if (want.dropped_on || dayNumber(want.due) < day || served.has(want.id) || waitsFor(w.wants, want, day)) return [];
 		// Of several kinds that would do, the first that it can be planned of today.
 		return kindsOfWant(want)
 			.flatMap((id) => w.kinds.get(id) ?? [])

@@ -67,7 +67,7 @@ export async function wouldTake(
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
 	const want: state.WantRow = {
 		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
-		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const },
+		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const, waits_for: null },
 		...draft
 	};
 	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({

@@ -45,7 +45,9 @@ export interface WantView {
 	enough: number | null;
 	lateWeeks: number;
 	weighs: state.WantRow['weighs'];
-	standing: ReturnType<typeof standingWord> | 'met' | 'missed' | 'no plan';
+	standing: ReturnType<typeof standingWord> | 'met' | 'missed' | 'no plan' | 'waits';
+	/** The stock that is grown first for it, while nothing is planned from that. */
+	waits: { id: string; target: number; due: string } | null;
 	quantiles: { p05: number; p50: number; p95: number };
 	pmf: number[];
 	planted: number;
@@ -87,7 +89,9 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 	return rows.map((w): WantView => {
 		const mine = ofWant.get(w.id)!;
 		// An entry about something else leaves its odds as they are.
-		return views.of(shortOf([m.garden.id, m.state, brief, w, leansOn(m, w, mine, stocks)]), () => viewed(w, mine));
+		return views.of(shortOf([m.garden.id, m.state, brief, w, leansOn(m, w, mine, stocks), waitsFor(wants, w, now)]), () =>
+			viewed(w, mine)
+		);
 	});
 
 	function viewed(w: state.WantRow, mine: readonly Batch[]): WantView {
@@ -97,6 +101,7 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 		const parents = w.purpose === 'keep' && kind ? [keepOf(m, kind, stocks, due).pmf] : [];
 		const { parts, each: found } = wantParts(m, mine, due);
 		const all = wantOdds(w.target, parents, parts);
+		const stock = mine.length === 0 && due >= now ? waitsFor(wants, w, now) : null;
 		const growing =
 			brief || found.every(({ batch }) => batch.status !== 'planned')
 				? all
@@ -146,9 +151,12 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 					? 'met'
 					: due < now
 						? 'missed'
-						: mine.length === 0 && parents.length === 0
-							? 'no plan'
-							: standingWord(all.probability, w.confidence),
+						: stock
+							? 'waits'
+							: mine.length === 0 && parents.length === 0
+								? 'no plan'
+								: standingWord(all.probability, w.confidence),
+			waits: stock && { id: stock.id, target: stock.target, due: stock.due },
 			wouldDo: planted >= w.target || standingWord(all.probability, w.confidence) === 'in hand' ? [] : others,
 			...{ enough: w.enough, lateWeeks: w.late_weeks, weighs: w.weighs },
 			quantiles: { p05: all.quantiles.p05, p50: all.quantiles.p50, p95: all.quantiles.p95 },
@@ -194,6 +202,12 @@ const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: rea
 	kindsOfWant(w).map((id) => m.kinds.get(id)),
 	w.purpose === 'keep' ? stocks.filter((s) => s.kind_id === w.kind_id) : null
 ];
+
+/** The want that grows the stock of another, while that is still to come; null where it waits for none. */
+export function waitsFor(wants: readonly state.WantRow[], w: state.WantRow, today: DayNumber): state.WantRow | null {
+	const stock = w.waits_for === null ? undefined : wants.find((x) => x.id === w.waits_for);
+	return stock && !stock.dropped_on && dayNumber(stock.due) >= today ? stock : null;
+}
 
 /** What comes of the parents of a kind by a day, where they stand or are best brought. */
 export function keepOf(m: Model, kind: Kind, stocks: readonly state.StockRow[], due: DayNumber) {

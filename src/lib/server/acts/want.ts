@@ -103,7 +103,8 @@ const asItStands = (w: state.WantRow) => ({
 		target: w.target,
 		due: w.due
 	},
-	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs }
+	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs },
+	waits_for: w.waits_for
 });
 /** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted. */
 const withTarget = (w: state.WantRow, target: number) => ({
@@ -173,7 +174,7 @@ export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Ref
 			label: 'stock to take from',
 			target: parents + (f.number('plants') ?? Number.NaN)
 		},
-		...{ due: f.day('by', garden.today), confidence: STOCK_AS_SURE, shape: null, enough: null, late_weeks: 0 }
+		...{ due: f.day('by', garden.today), confidence: STOCK_AS_SURE, shape: null, enough: null, late_weeks: 0, waits_for: null }
 	};
 	const set = { on: garden.today, kind: 'want.set' as const };
 	return {
@@ -181,7 +182,7 @@ export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Ref
 			{ ...frame, ...set, subjectId: frame.id, data: stock },
 			{
 				...{ id: uuidv5(want.id, frame.id), note: '', ...set, subjectId: want.id, seen: f.number('seen') },
-				data: { ...asItStands(want), due: f.day('until', garden.today) }
+				data: { ...asItStands(want), due: f.day('until', garden.today), waits_for: frame.id }
 			}
 		],
 		said: 'The stock is a want of its own now, and this one waits for it: the plan follows.'

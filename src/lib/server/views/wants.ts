@@ -12,8 +12,9 @@ export async function wantsView({ params }: Ask) {
 		unlikely: 2,
 		'in doubt': 3,
 		likely: 4,
-		'in hand': 5,
-		met: 6
+		waits: 5,
+		'in hand': 6,
+		met: 7
 	} as const;
 	return {
 		wants: wants.filter((w) => !w.dropped).sort((a, b) => order[a.standing] - order[b.standing] || a.due.localeCompare(b.due)),

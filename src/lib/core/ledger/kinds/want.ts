@@ -29,6 +29,8 @@ export const wantData = z.object({
 	late_weeks: whole(0, 104, 'Weeks that it may be late').default(0),
 	/** Against other wants, where not all can be met. */
 	weighs: z.enum(WEIGHS).default('alike'),
+	/** The want whose plants are the stock that this one is taken from: until they are there it waits. */
+	waits_for: uuid.nullable().default(null),
 	/** How the target was worked out, kept so that it can be changed: lengths in m, spacing in cm. */
 	shape: z.record(z.string().max(20), z.union([z.number(), z.string().max(20)])).nullable()
 });

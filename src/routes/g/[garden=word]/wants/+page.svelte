@@ -15,7 +15,7 @@
 		() => base,
 		() => data.wants
 	);
-	const trouble = $derived(data.wants.filter((w) => ![texts.inHand, 'met'].includes(w.standing)).length);
+	const trouble = $derived(data.wants.filter((w) => ![texts.inHand, 'met', 'waits'].includes(w.standing)).length);
 </script>
 
 <svelte:head><title>{texts.wants(data.garden.name)}</title></svelte:head>
@@ -66,7 +66,7 @@
 				</div>
 				<div>
 					<StandingMark word={want.standing} />
-					{#if want.standing !== 'no plan' && want.standing !== 'met'}
+					{#if want.standing !== 'no plan' && want.standing !== 'waits' && want.standing !== 'met'}
 						<p class="font-head text-xl leading-tight font-semibold">{sayOddsAsked(want.odds, want.confidence)}</p>
 						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
@@ -74,6 +74,7 @@
 						{#if want.planted}{texts.planted(want.planted)}{/if}
 						{#if want.growing}{texts.growing(want.growing)}{/if}
 						{#if want.planned}{texts.planned(want.planned)}{/if}
+						{#if want.waits}{texts.forItsStock(want.waits.target, sayDate(want.waits.due))}{/if}
 						{#if want.standing === 'no plan'}{texts.nothingPlannedOrGrowing}{/if}
 					</p>
 				</div>

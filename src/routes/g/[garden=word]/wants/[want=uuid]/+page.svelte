@@ -59,6 +59,12 @@
 			<p class="text-faded">{wishWords(want).join(' · ')}</p>
 		{/if}
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
+		{#if want.waits}
+			<p class="mt-1 max-w-prose">
+				{texts.itsStockIsGrown}
+				<a href="{base}/wants/{want.waits.id}">{texts.forItsStock(want.waits.target, sayDate(want.waits.due))}</a>
+			</p>
+		{/if}
 		{#if want.batches.length}
 			<p class="mt-1 max-w-prose text-lg">
 				{texts.asThingsStand}
