@@ -271,6 +271,17 @@ describe('gardens that can carry little', () => {
 		expect(clashed).toBeGreaterThan(20);
 	});
 
+	it('strikes nothing in part for a want whose stock is grown first', () => {
+		const few = { sources: [sourceOf('s', lavender, 1)] };
+		const part = solved(asked({ ...few, wants: [want({ target: 60 })] }));
+		expect(part.chosen[0]!.parts.length).toBeGreaterThan(0);
+		expect(solved(asked({ ...few, wants: [want({ target: 60, waits: true })] })).chosen[0]!.parts).toEqual([]);
+		// What it can be met with is planned all the same.
+		const met = solved(asked({ wants: [want({ waits: true })] }));
+		expect(met.odds[0]!).toBeGreaterThan(0.89);
+		expect(met.chosen[0]!.parts.length).toBeGreaterThan(0);
+	});
+
 	it('does what was pinned, keeps off what was ruled out', () => {
 		const plain = solved(asked());
 		const [{ c }] = plain.chosen[0]!.parts as [(typeof plain.chosen)[0]['parts'][0]];

@@ -13,7 +13,7 @@ import { solver } from './solver.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
 import { stockPlantOf, takingsFrom } from './takings.js';
-import { keepOf } from './wants.js';
+import { keepOf, waitsFor } from './wants.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import { JOINT, kindsFor, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
@@ -102,6 +102,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
+				waits: waitsFor(snapshot.wants, w, m.today) !== null,
 				ground: groundFor(m, snapshot, w, new Set(ids(batches))),
 				already: oddsOf(m, snapshot, w, batches).pmf,
 				otherwise: otherwise.map((o) => ({

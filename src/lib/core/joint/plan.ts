@@ -118,7 +118,10 @@ const MOST_SURE = 0.995;
 
 /** All faces' patterns, the cheapest first; of those that add nothing the cheapest alone. */
 export function poolOf(p: Prepared, at: number): Pattern[] {
-	const all = p.faces[at]!.flatMap((face) => patternsOf(patternsFor(p, at, face)));
+	const { waits, confidence } = p.r.wants[at]!;
+	const all = p.faces[at]!.flatMap((face) => patternsOf(patternsFor(p, at, face))).filter(
+		(x) => !waits || x.empty || x.odds >= confidence
+	);
 	const idle = all.filter((x) => x.empty).reduce((a, b) => (b.cost < a.cost ? b : a));
 	return all.filter((x) => !x.empty || x === idle).sort((a, b) => a.cost - b.cost || (a.key < b.key ? -1 : 1));
 }

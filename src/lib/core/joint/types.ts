@@ -34,6 +34,8 @@ export interface JointWant {
 	priority: number;
 	/** All that is struck for it by one way within a season, so that it grows up alike: a hedge. */
 	oneAge?: boolean;
+	/** The stock that it is taken from is grown first: until then nothing is struck for it but what meets it as sure as asked. */
+	waits?: boolean;
 	/** The bed that it is for, where that is measured. */
 	ground?: Ground | null;
 	/** Chance for each number that stands on the day by what grows or is planned already. */
