@@ -37,12 +37,8 @@ function groundIn(m: Model, s: Snapshot, w: WantRow, own: ReadonlySet<string>, b
 	const due = dayNumber(w.due);
 	const fits: number[] = [];
 	// What is free before its day is never asked.
-	for (const day of from.slice(
-		Math.max(
-			0,
-			from.findLastIndex((x) => x <= due)
-		)
-	)) {
+	const asked = from.filter((_, i) => (from[i + 1] ?? Infinity) > due);
+	for (const day of asked) {
 		const n = fitsIn(m, s, { bedId, kind, spacingCm: apartOf(m, w), day, enough: ROOMY * w.target });
 		if (n === null) return null;
 		fits.push(n);
