@@ -1,5 +1,6 @@
 /** What of the measured beds is free for a want, from today on: as the Ground screen counts it, with the moves that are kept. */
-import { bedsIn, comingTo, fitsIn } from './groundView.js';
+import { bedsIn, comingTo } from './groundBeds.js';
+import { fitsIn } from './groundWhere.js';
 import type { Model } from './model.js';
 import { keptMoves } from './movesView.js';
 import type { Snapshot } from './snapshot.js';

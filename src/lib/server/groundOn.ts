@@ -1,5 +1,5 @@
 /** What stands in the ground on a day: as it was, as it is, or as it is planned. */
-import type { BedShown, Standing } from './groundView.js';
+import type { BedShown, Standing } from './groundBeds.js';
 import type { MovesOrdered } from './movesView.js';
 import type { Snapshot } from './snapshot.js';
 import type { PlantedRow } from './store/planted.js';

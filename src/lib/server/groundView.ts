@@ -1,15 +1,13 @@
-/** The ground of a garden: its beds to scale, and what fills one. */
+/** What fills a bed of the garden. */
 import { error } from '@sveltejs/kit';
 import type { Garden } from './context.js';
 import { bookKindsOf } from './context.js';
-import { bedsOn, mm } from './groundOn.js';
-import type { Coming } from './groundOn.js';
+import { bedsShown } from './groundBeds.js';
+import type { Standing } from './groundBeds.js';
+import { mm } from './groundOn.js';
 import { forecastOf, known, modelOf } from './model.js';
-import type { Model } from './model.js';
 import { movedBefore } from './moved.js';
-import { keptMoves } from './movesView.js';
 import { snapshotOf } from './snapshot.js';
-import type { Snapshot } from './snapshot.js';
 import type { StockRow } from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
@@ -19,7 +17,6 @@ import {
 	closeAfter,
 	countsOf,
 	hedgeCount,
-	inOrder,
 	livesTwoYears,
 	mixed,
 	movedAs,
@@ -27,91 +24,13 @@ import {
 	plantsAlong,
 	plantsInGap,
 	setOut,
-	share,
 	sparesFor,
 	spreadAfter,
-	suitsLight,
 	touchAfter
 } from '$lib/core/ground/index.js';
-import type { Offer, Point, Setting, ShapeData } from '$lib/core/ground/index.js';
+import type { Point, Setting, ShapeData } from '$lib/core/ground/index.js';
 import { meanCount } from '$lib/core/odds/strike.js';
-import { sayHardiness } from '$lib/core/plan/hardy.js';
-import { longMeasure, sayTemperature, shortMeasure } from '$lib/core/units/index.js';
-
-export interface BedShown {
-	id: string;
-	name: string;
-	kind: string;
-	version: number;
-	/** Null until it is measured. */
-	ground: { outline: Point[]; holes: Point[][]; areaM2: number; offM: number | null; said: ShapeData } | null;
-	stands: Standing[];
-}
-
-/** What stands in a bed: stock, and what was planted there from batches. */
-export interface Standing {
-	id: string;
-	what: 'stock' | 'batch';
-	version: number;
-	name: string;
-	/** Its page, below the garden's. */
-	link: string;
-	count: number;
-	/** Each across, on the day, m. */
-	acrossM: number;
-	/** Where each is; empty where that is not told. */
-	at: Point[];
-	/** Nobody has said where it is: it is drawn where it fits. */
-	assumed: boolean;
-	/** Not there yet: of a batch on its way. */
-	coming: boolean;
-	/** To move one of them; null where that is not told. */
-	lift: { acrossCm: number; kg: number; people: number } | null;
-}
-
-/** Batches on their way to a bed that is named by their want, each with the day on which most are usually planted. */
-export function comingTo(m: Model, s: Snapshot): Coming[] {
-	const placeOf = new Map(s.wants.filter((w) => w.place_id !== null && !w.dropped_on).map((w) => [w.id, w.place_id!]));
-	return s.living.flatMap((b): Coming[] => {
-		const placeId = placeOf.get(b.wantId ?? '');
-		const k = placeId ? known(m, b) : null;
-		const f = k ? forecastOf(m, k) : null;
-		return placeId && f?.planted
-			? [{ batch: b, placeId, count: Math.round(meanCount(f.pmf)), on: Math.max(f.planted.usual, m.today + 1) }]
-			: [];
-	});
-}
-
-const ground = new WeakMap<Snapshot, Map<string, BedShown[]>>();
-
-/** The garden's beds as they stand on a day: today if none is given. */
-export async function bedsShown(garden: Garden, on: DayNumber | null = null): Promise<BedShown[]> {
-	const [s, m] = await Promise.all([snapshotOf(garden.id), modelOf(garden)]);
-	return bedsIn(m, s, on ?? m.today);
-}
-
-export function bedsIn(m: Model, s: Snapshot, day: DayNumber): BedShown[] {
-	const key = `${m.state} ${m.today} ${day}`;
-	const kept = ground.get(s) ?? new Map<string, BedShown[]>();
-	ground.set(s, kept);
-	let found = kept.get(key);
-	if (!found) {
-		const ahead = day > m.today;
-		found = bedsOn(s, {
-			...{ day, today: m.today, kinds: m.kinds },
-			killedOn: (kind, planted) =>
-				kind.hardiness_c.v > m.garden.climate.coldestC
-					? (m.season.usual.standstills(planted, planted + 500).find((r) => r.from > planted)?.from ?? null)
-					: null,
-			moves: ahead ? keptMoves(m, s) : null,
-			coming: ahead ? comingTo(m, s) : []
-		});
-		if (kept.size >= MOST_DAYS_KEPT) kept.clear();
-		kept.set(key, found);
-	}
-	return found;
-}
-const MOST_DAYS_KEPT = 12;
+import { longMeasure, shortMeasure } from '$lib/core/units/index.js';
 
 export interface Filling {
 	spacingCm: number;
@@ -197,6 +116,12 @@ function fillingOf(kind: Kind, shape: ShapeData, spacingCm: number, q: Around, t
 		closed: closeAfter(kind, spacingCm, q.pattern)
 	};
 	return { ok: true as const, value: { filling, fill: filled.value } };
+}
+
+/** Where the most of a kind stand, staggered, beside what stands there; nowhere where the bed takes none. */
+export function fillBeside(kind: Kind, shape: ShapeData, spacingCm: number, stands: readonly Standing[]): readonly Point[] {
+	const filled = fillingOf(kind, shape, spacingCm, { pattern: 'triangular', marginCm: 0, stands }, false);
+	return filled.ok ? filled.value.fill.points : [];
 }
 
 /** What is asked of every filling of a bed alike. */
@@ -324,83 +249,4 @@ export async function bedFilled(garden: Garden, placeId: string, q: FillQuery, o
 			}
 		: null;
 	return { bed, kinds: choices, filled, trouble: asked.ok ? null : asked.problem.sentence };
-}
-
-interface FitsAsked {
-	bedId: string;
-	kind: Kind;
-	spacingCm: number;
-	day: DayNumber;
-	/** Where at least so many fit, about how many is told. */
-	enough: number;
-}
-
-/** How many of a kind, so far apart, fit in a bed beside what stands there on a day; null where that is not measured. */
-export function fitsIn(m: Model, s: Snapshot, { bedId, kind, spacingCm, day, enough }: FitsAsked): number | null {
-	const bed = bedsIn(m, s, day).find((b) => b.id === bedId);
-	const shape = s.places.find((p) => p.id === bedId)?.shape;
-	if (!bed?.ground || !shape) return null;
-	const apart = spacingCm / 100;
-	// Each keeps a disk as wide as itself and half a spacing off; of what is left squares of the spacing, for the edges.
-	const taken = bed.stands.reduce((sum, x) => sum + (x.at.length * Math.PI * (x.acrossM + apart) ** 2) / 4, 0);
-	const about = Math.floor((bed.ground.areaM2 - taken) / apart ** 2);
-	if (about >= enough) return about;
-	const filled = fillingOf(kind, shape, spacingCm, { pattern: 'triangular', marginCm: 0, stands: bed.stands }, false);
-	return filled.ok ? filled.value.filling.count : 0;
-}
-
-/** How many of those that fit stand in light that suits the kind: where it differs along the bed, in its best part. */
-function inLight(kind: Kind, placeLight: string, shape: ShapeData, points: readonly Point[]) {
-	const at = (x: number) => shape.light.find((p) => x >= p.from_m && x <= p.to_m)?.light ?? placeLight;
-	const parts = new Map<string, number>();
-	for (const [x] of points) parts.set(at(x), (parts.get(at(x)) ?? 0) + 1);
-	if (parts.size === 0) parts.set(placeLight, 0);
-	const suits = [...parts].map(([light, fits]) => ({ light, fits, ...suitsLight(kind, light) }));
-	const best = suits.reduce((a, b) => (b.liking < a.liking || (b.liking === a.liking && b.fits > a.fits) ? b : a));
-	const fits = suits.filter((p) => p.liking < 3 || best.liking === 3).reduce((n, p) => n + p.fits, 0);
-	return { liking: best.liking, light: suits.length > 1 ? `${best.say}, in part of it` : best.say, fits };
-}
-
-export interface Offered extends Offer {
-	name: string;
-	/** Of the light there, in words. */
-	light: string;
-	takes: number;
-}
-
-/**
- * Where so many of a kind go: every measured bed with what it takes, and what is left over.
- *
- * @param not a bed that they leave
- */
-export async function whereTo(
-	garden: Garden,
-	kindId: string,
-	count: number,
-	{ not = null, on = null }: { not?: string | null; on?: DayNumber | null } = {}
-) {
-	const [beds, { places }, kinds] = await Promise.all([bedsShown(garden, on), snapshotOf(garden.id), bookKindsOf(garden)]);
-	const kind = kinds.get(kindId);
-	if (!kind) return null;
-	const offers = beds.flatMap((bed): Omit<Offered, 'takes'>[] => {
-		const place = places.find((p) => p.id === bed.id)!;
-		if (!bed.ground || !place.shape || bed.id === not) return [];
-		const around: Around = { pattern: 'triangular', marginCm: 0, stands: bed.stands };
-		const filled = fillingOf(kind, place.shape, kind.size.spacing_cm, around, false);
-		const { fits, ...suits } = inLight(kind, place.light, place.shape, filled.ok ? filled.value.fill.points : []);
-		return [{ id: bed.id, name: bed.name, ...suits, fits }];
-	});
-	const { shares, left } = share(offers, count);
-	const takes = new Map(shares.map((s) => [s.id, s.takes]));
-	return {
-		kind: { id: kind.id, name: withVariety(kind) },
-		count,
-		left,
-		spacingCm: kind.size.spacing_cm,
-		beds: inOrder(offers).map((o): Offered => ({ ...o, takes: takes.get(o.id) ?? 0 })),
-		cautions: [
-			sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
-			...kind.hazards.map((h) => h.say)
-		].filter((c) => c !== null)
-	};
 }

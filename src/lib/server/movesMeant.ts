@@ -1,7 +1,7 @@
 /** What is meant to move in a garden's ground: as an address asks it, or as it was kept. */
 import { v5 as uuidv5 } from 'uuid';
 import type { Garden } from './context.js';
-import { whereTo } from './groundView.js';
+import { whereTo } from './groundWhere.js';
 import type { Snapshot } from './snapshot.js';
 import type { PlaceRow, StockRow } from './store/state.js';
 import type { IsoDate } from '$lib/core/dates.js';

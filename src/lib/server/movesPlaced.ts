@@ -1,5 +1,5 @@
 /** Where all that moves is set, each kept off what stays and what has its spot already. */
-import type { BedShown } from './groundView.js';
+import type { BedShown } from './groundBeds.js';
 import type { Meant, MeantMove } from './movesMeant.js';
 import type { StockRow } from './store/state.js';
 import { liftOf, spotsFor, spreadNow } from '$lib/core/ground/index.js';

@@ -1,8 +1,8 @@
 /** In what order do things move? What stands in the ground, where each is to go, and the moves that get it there. */
 import type { Garden } from './context.js';
 import { digsOn, dullFrom, dullOdds } from './digging.js';
-import { bedsIn } from './groundView.js';
-import type { BedShown } from './groundView.js';
+import { bedsIn } from './groundBeds.js';
+import type { BedShown } from './groundBeds.js';
 import { holdsOf } from './holds.js';
 import { modelOf } from './model.js';
 import type { Model } from './model.js';
