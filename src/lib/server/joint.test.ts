@@ -13,7 +13,8 @@ import {
 	prepareJoint,
 	solveJoint,
 	tell,
-	toldOf
+	toldOf,
+	withLimits
 } from '$lib/core/joint/index.js';
 import { plantsOf } from '$lib/core/joint/patterns.js';
 import type { Ground, JointRequest, JointWant, Pattern, Solved } from '$lib/core/joint/index.js';
@@ -280,6 +281,14 @@ describe('gardens that can carry little', () => {
 		const met = solved(asked({ wants: [want({ waits: true })] }));
 		expect(met.odds[0]!).toBeGreaterThan(0.89);
 		expect(met.chosen[0]!.parts.length).toBeGreaterThan(0);
+	});
+
+	it('holds what was pinned with other limits too: no room or stock of it is given twice', () => {
+		const r = asked({ sources: [sourceOf('s', lavender, 8)] });
+		const { sourceId, wayId, on, pieces } = tell(solved(r).p, solved(r)).wants[0]!.batches[0]!;
+		const p = prepareJoint({ ...r, rules: { pinned: [{ wantId: 'w', sourceId, wayId, on, pieces }] } });
+		expect(withLimits(p, p.r).rows.limits).toEqual(p.rows.limits);
+		expect(withLimits(p, p.r).rows.held.some((x) => x > 0)).toBe(true);
 	});
 
 	it('does what was pinned, keeps off what was ruled out', () => {

@@ -75,9 +75,7 @@ export function prepareJoint(asked: JointRequest, known?: Field, tails = new Map
 		r,
 		candidates.map((list, i) => [...list, ...fixed[i]!.map((x) => x.c)])
 	);
-	// What was pinned takes its room first, even where there is too little.
-	for (const { c, n } of fixed.flat()) rows.hold(field.asksOf(rows, c, n));
-	fixed.forEach((parts, i) => rows.hold(rows.groundAsks(r.wants[i]!, plantsOf(parts))));
+	holdPinned(r, rows, field, faces);
 	const worth = faces.map(([f]) => worthOf(f!));
 	const p: Prepared = { r, field, rows, faces, candidates, margins: new Float64Array(r.wants.length), worth, pools: [] };
 	p.pools = r.wants.map((_, at) => poolOf(p, at));
@@ -97,7 +95,22 @@ function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]):
 /** The same patterns where there is more or less of room and minutes. */
 export function withLimits(p: Prepared, asked: JointRequest): Prepared {
 	const r = keptFree(asked);
-	return { ...p, r, rows: rowsOf(r, p.candidates) };
+	const fixed = p.faces.map(([f]) => f!.odds.fixed.map((x) => x.c));
+	const rows = rowsOf(
+		r,
+		p.candidates.map((list, i) => [...list, ...fixed[i]!])
+	);
+	holdPinned(r, rows, p.field, p.faces);
+	return { ...p, r, rows };
+}
+
+/** What was pinned takes its room first, even where there is too little. */
+function holdPinned(r: JointRequest, rows: Rows, field: Field, faces: readonly Face[][]): void {
+	faces.forEach(([f], i) => {
+		const { fixed } = f!.odds;
+		for (const { c, n } of fixed) rows.hold(field.asksOf(rows, c, n));
+		rows.hold(rows.groundAsks(r.wants[i]!, plantsOf(fixed)));
+	});
 }
 
 /** What a want is worth in money: enough that no saving of work is bought with it. */
