@@ -10,7 +10,7 @@ import type { Known, Model } from './model.js';
 import type { RootingView } from './rooting.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';

@@ -3,7 +3,7 @@ import { handbook } from './handbook.js';
 import { jointOf } from './jointSolved.js';
 import type { PlanAsked } from './jointSolved.js';
 import { isoOf } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { bindsOf, kindsFor } from '$lib/core/joint/index.js';
 import type { Bound, Change } from '$lib/core/joint/index.js';

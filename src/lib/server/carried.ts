@@ -10,7 +10,7 @@ import { winterIn } from './winterPlan.js';
 import type { Winter } from './winterPlan.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { MOST_DAYS, carrying } from '$lib/core/joint/index.js';
 import type { Busy, Clash, Garden as Carried, KindYears } from '$lib/core/joint/index.js';

@@ -13,7 +13,7 @@ import type { Kind, WayProfile } from '$lib/core/handbook/schema.js';
 import type { GardenData } from '$lib/core/ledger/index.js';
 import type { Climate } from '$lib/core/season/climate.js';
 import { madeRecord } from '$lib/core/season/made.js';
-import type { Moment } from '$lib/core/season/moments.js';
+import type { Moment } from '$lib/core/season/momentSchema.js';
 import { daysOf, LEAST_YEARS, recordOfDays } from '$lib/core/season/record.js';
 import type { DailyRecord, WeatherDay } from '$lib/core/season/record.js';
 import { climateOfRecord, scenariosOf } from '$lib/core/season/scenarios.js';

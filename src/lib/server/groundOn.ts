@@ -8,7 +8,7 @@ import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { areaOf, liftOf, outlineOf, spotsFor, spreadAfter, spreadOn } from '$lib/core/ground/index.js';
 import type { Disk, Measured, Point } from '$lib/core/ground/index.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { IN_THE_GROUND } from '$lib/core/places.js';
 

@@ -11,7 +11,7 @@ import { snapshotOf } from './snapshot.js';
 import type { StockRow } from './store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import {
 	closeAfter,

@@ -7,7 +7,7 @@ import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import type { Snapshot } from './snapshot.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { inOrder, share, suitsLight } from '$lib/core/ground/index.js';
 import type { Offer, Point, ShapeData } from '$lib/core/ground/index.js';

@@ -6,7 +6,8 @@ import type { Garden } from './context.js';
 import { handbook } from './handbook.js';
 import { drawGuide, stepsOf, usualChoice } from '$lib/core/draw/index.js';
 import type { GuideChoice } from '$lib/core/draw/index.js';
-import { botanicalName, cutOf } from '$lib/core/handbook/schema.js';
+import { botanicalName } from '$lib/core/handbook/names.js';
+import { cutOf } from '$lib/core/handbook/schema.js';
 import { sayLength, sayLengthRange } from '$lib/core/units/index.js';
 
 const TOGGLES = ['slant', 'wound', 'hormone', 'cover'] as const;

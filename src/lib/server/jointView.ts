@@ -17,7 +17,7 @@ import type { Watched } from './watched.js';
 import { wayLabel } from './windows.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/names.js';
 import type { Aim } from '$lib/core/joint/aims.js';
 import { byHand, lastDayOf, solveJoint, standsIn, tell } from '$lib/core/joint/index.js';
 import type { Solved } from '$lib/core/joint/index.js';

@@ -7,7 +7,7 @@ import { snapshotOf } from './snapshot.js';
 import * as state from './store/state.js';
 import { sayDate } from '$lib/core/dates.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { botanicalName, withVariety } from '$lib/core/handbook/schema.js';
+import { botanicalName, withVariety } from '$lib/core/handbook/names.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import type { Label } from '$lib/formats/labels.js';
 

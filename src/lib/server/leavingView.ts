@@ -13,7 +13,7 @@ import { dayNumber, isIsoDate, isoOf } from '$lib/core/dates.js';
 import type { IsoDate } from '$lib/core/dates.js';
 import { ENOUGH_PIECES, liftOf, loadOf, takingOf } from '$lib/core/ground/index.js';
 import type { Pieces, WholePlant } from '$lib/core/ground/index.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import { IN_THE_GROUND } from '$lib/core/places.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { guessClimate } from '$lib/core/season/climate.js';

@@ -19,7 +19,7 @@ import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { daysOfMoves, minutesToMove, turnsOf, waitsOf } from '$lib/core/ground/index.js';
 import type { Lift, Point, StepToDate, Turns } from '$lib/core/ground/index.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import { potAcrossOf } from './winterPlan.js';
 
 export interface Step {

@@ -6,7 +6,7 @@ import type { RoundWorld } from './roundWorld.js';
 import { frostOnStock } from './stood.js';
 import { dayInYear, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import { sayFrost } from '$lib/core/plan/troubleWords.js';
 import { ROUND } from '$lib/core/round/judged.js';
 import { asksFrom } from '$lib/core/round/marks.js';

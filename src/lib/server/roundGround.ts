@@ -10,7 +10,7 @@ import { named } from './winterWords.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { liftOf, spreadNow, wantsWater } from '$lib/core/ground/index.js';
-import { withLabel } from '$lib/core/handbook/schema.js';
+import { withLabel } from '$lib/core/handbook/names.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import { soilFit } from '$lib/core/round/triggers.js';
 import { sayVolume } from '$lib/core/units/index.js';

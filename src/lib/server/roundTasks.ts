@@ -26,7 +26,7 @@ import { asksFrom } from '$lib/core/round/marks.js';
 import type { Marks } from '$lib/core/round/marks.js';
 import { winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { anyOf, kindsOfWant } from '$lib/core/ledger/wish.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';

@@ -9,7 +9,7 @@ import type { StockRow } from './store/state.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
 import { dayNumber } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import { asksFrom } from '$lib/core/round/marks.js';

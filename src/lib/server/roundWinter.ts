@@ -8,7 +8,7 @@ import type { StockRow } from './store/state.js';
 import { LIKELIEST, named } from './winterWords.js';
 import { dayNumber, isoOf, sayDate } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
-import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/names.js';
 import { capital, sayThat } from '$lib/core/odds/words.js';
 import { asksFrom } from '$lib/core/round/marks.js';
 import { bodyOf, daysToDry, fallsTo, outOn } from '$lib/core/shelter/index.js';

@@ -9,7 +9,7 @@ import * as state from './store/state.js';
 import { isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { canGive, fullYield, recoversOn } from '$lib/core/material/capacity.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { modelOf } from './model.js';
 import { frostOnStock } from './stood.js';

@@ -12,7 +12,7 @@ import { stockPlantOf, takingsFrom } from './takings.js';
 import { wantParts } from './wantParts.js';
 import { keepOf } from './wants.js';
 import { dayNumber, yearOf } from '$lib/core/dates.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
 import { anyOf, kindsOfWant } from '$lib/core/ledger/wish.js';
 import { isBarred, mayMultiply } from '$lib/core/material/protection.js';

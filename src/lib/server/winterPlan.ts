@@ -17,7 +17,7 @@ import { dayInYear, dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import type { DayNumber, IsoDate } from '$lib/core/dates.js';
 import { bringInBy } from '$lib/core/round/triggers.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
-import { withLabel, withVariety } from '$lib/core/handbook/schema.js';
+import { withLabel, withVariety } from '$lib/core/handbook/names.js';
 import type { Kind, Stage } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';

@@ -4,12 +4,15 @@
 	import Breadcrumb from 'flowbite-svelte/Breadcrumb.svelte';
 	import BreadcrumbItem from 'flowbite-svelte/BreadcrumbItem.svelte';
 	import ChevronLeft from '@lucide/svelte/icons/chevron-left';
+	import Island from './Island.svelte';
 	let { to, name }: { to: string; name: string } = $props();
 </script>
 
-<Breadcrumb ariaLabel={texts.whereThisBelongs} class="no-print">
-	<BreadcrumbItem href={to}>
-		{#snippet icon()}<ChevronLeft size={18} class="text-faded" aria-hidden="true" />{/snippet}
-		{name}
-	</BreadcrumbItem>
-</Breadcrumb>
+<Island>
+	<Breadcrumb ariaLabel={texts.whereThisBelongs} class="no-print">
+		<BreadcrumbItem href={to}>
+			{#snippet icon()}<ChevronLeft size={18} class="text-faded" aria-hidden="true" />{/snippet}
+			{name}
+		</BreadcrumbItem>
+	</Breadcrumb>
+</Island>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allNames } from '$lib/core/handbook/schema.js';
+import { allNames } from '$lib/core/handbook/names.js';
 import { allKinds } from '../../testing/handbook.js';
 import { finder, MOST_SHOWN } from './choice.js';
 

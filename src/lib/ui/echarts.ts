@@ -2,8 +2,12 @@
 import { LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { init, registerTheme, use } from 'echarts/core';
+import type { EChartsCoreOption } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { tone } from './tones.js';
+
+/** What is drawn: plain data but for its tooltip, for it is drawn in a worker. */
+export type ChartOption = EChartsCoreOption & { tooltip?: unknown };
 
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
 
@@ -26,9 +30,19 @@ registerTheme('surculus', {
 	legend: { textStyle: { color: INK, fontSize: 13 } }
 });
 
-/** Whoever asked for less motion gets none. */
-export const still = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+/** A chart that answers a pointer. It does not move: its picture stood there before. */
+export function makeChart(box: HTMLElement, option: ChartOption): { dispose(): void } {
+	const chart = init(box, 'surculus', { renderer: 'svg' });
+	chart.setOption({ ...option, animation: false });
+	return chart;
+}
 
-export function makeChart(box: HTMLElement) {
-	return init(box, 'surculus', { renderer: 'svg' });
+/** Its picture, as SVG. */
+export function pictureOf(option: ChartOption, width: number, height: number): string {
+	const chart = init(null, 'surculus', { renderer: 'svg', ssr: true, width, height });
+	chart.setOption({ ...option, animation: false });
+	const svg = chart.renderToSVGString();
+	chart.dispose();
+	// What changes under a pointer: the page lets no styles in that came later, and the living chart has its own.
+	return svg.replace(/<style[\s\S]*<\/style>/, '');
 }

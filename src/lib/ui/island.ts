@@ -53,3 +53,16 @@ export function inTurn(work: () => void): () => void {
 		if (at >= 0) waiting.splice(at, 1);
 	};
 }
+
+/** Lets go of the thread: what waits for it, a touch before all, comes first. */
+export const letGo = (): Promise<void> => new Promise((go) => setTimeout(go));
+
+/** Does it when what has changed until now is painted. Gives back what calls it off. */
+export function afterPaint(work: () => void): () => void {
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	const frame = requestAnimationFrame(() => (timer = setTimeout(work)));
+	return () => {
+		cancelAnimationFrame(frame);
+		clearTimeout(timer);
+	};
+}

@@ -3,7 +3,7 @@ import { isoOf, sayDate } from '$lib/core/dates.js';
 import type { StageName } from '$lib/core/handbook/schema.js';
 import type { ShelterKindName } from '$lib/core/shelter/bodies.js';
 import type { Compass, Glass } from '$lib/core/shelter/light.js';
-import type { PlaceKind } from '$lib/core/ledger/entries.js';
+import type { PlaceKind } from '$lib/core/places.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
 export const PLACE_WORDS: Record<PlaceKind, string> = {

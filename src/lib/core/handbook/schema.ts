@@ -6,7 +6,8 @@
 import { z } from 'zod';
 import { clockSchema, cutFields, cutSchema, vesselSchema, warmthSchema } from './benchSchema.js';
 import type { Cut, Habit, MaterialRow, MixRow, Sheet, TermRow } from './benchSchema.js';
-import { momentSchema as moment } from '../season/moments.js';
+import { SHELTERS } from '../places.js';
+import { momentSchema as moment } from '../season/momentSchema.js';
 
 const src = z.string().min(1);
 const figure = z.strictObject({ v: z.number(), src });
@@ -83,8 +84,6 @@ export const wayProfileSchema = z
 	}, 'stages must come in their order, each once')
 	.refine((w) => w.stages.at(-1)?.to === 'planted', 'the last stage is planted');
 export type WayProfile = z.infer<typeof wayProfileSchema>;
-
-export const SHELTERS = ['sill', 'lit_shelf', 'frame', 'garage', 'ground'] as const;
 
 export const kindSchema = z.strictObject({
 	id: z.string().regex(/^[a-z0-9-]+$/),
@@ -254,18 +253,3 @@ export function cutOf(way: Pick<Way, 'cut'>, profile: Pick<WayProfile, 'cut' | '
 	const fitted = cm && way.cut.cm ? { cm: [cm[0], (cm[0] + cm[1]) / 2, cm[1]] as [number, number, number] } : {};
 	return { ...way.cut, ...fitted, ...profile.cut };
 }
-
-/** "Hibiscus ‘Blue Bird’": two varieties of one name never read alike. */
-export const withVariety = (k: Pick<Kind, 'common' | 'cultivar'>): string =>
-	k.cultivar ? `${k.common} ‘${k.cultivar}’` : k.common;
-/** The same with what its plant is called here: "English lavender, by the gate". */
-export const withLabel = (kind: Parameters<typeof withVariety>[0], label: string): string =>
-	[withVariety(kind), label].filter(Boolean).join(', ');
-
-/** Every name that it may be looked for by. */
-export const allNames = (k: Pick<Kind, 'common' | 'also' | 'species' | 'cultivar' | 'trade'>): string[] =>
-	[k.common, ...k.also, k.species, k.cultivar, k.trade].filter((n): n is string => n !== null);
-
-/** "Lavandula angustifolia 'Hidcote'". */
-export const botanicalName = (k: Pick<Kind, 'species' | 'cultivar'>): string =>
-	k.cultivar ? `${k.species} ‘${k.cultivar}’` : k.species;

@@ -1,10 +1,7 @@
 /** What took a plant: causes are kept apart, for each teaches another thing. */
-import { z } from 'zod';
 
 export const CAUSES = ['cold', 'wet', 'dry', 'dark', 'pest', 'other'] as const;
 export type Cause = (typeof CAUSES)[number];
-/** Left out in entries of before it was asked. */
-export const cause = z.enum(CAUSES).nullable().optional();
 
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
 	cold: 'cold',

@@ -22,8 +22,8 @@ import { weatherKinds } from './kinds/weather.js';
 
 export { gardenData } from './kinds/garden.js';
 export type { GardenData } from './kinds/garden.js';
-export { PLACE_KINDS, placeData } from './kinds/place.js';
-export type { PlaceKind, PlaceSaid } from './kinds/place.js';
+export { placeData } from './kinds/place.js';
+export type { PlaceSaid } from './kinds/place.js';
 export { stockData } from './kinds/stock.js';
 export type { StockData } from './kinds/stock.js';
 export { lodgingData } from './kinds/lodging.js';
@@ -32,7 +32,7 @@ export { movesData } from './kinds/moves.js';
 export type { MovesData } from './kinds/moves.js';
 export { wantData } from './kinds/want.js';
 export type { WantData } from './kinds/want.js';
-export { noTreatment, SIGNS } from './kinds/batch/index.js';
+export { noTreatment } from './kinds/batch/index.js';
 export { isoDate, MOST_NOTE, MOST_PIECES, uuid } from './fields.js';
 
 export const KINDS = {

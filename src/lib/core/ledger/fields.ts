@@ -2,6 +2,7 @@
 import { sayNumber } from '../numbers.js';
 import { z } from 'zod';
 import { isIsoDate, sayDate } from '../dates.js';
+import { CAUSES } from './causes.js';
 
 export const isoDate = z.string().refine(isIsoDate, {
 	error: () => `That is no day of the calendar: write it like ${sayDate('2027-05-01')}.`
@@ -27,3 +28,5 @@ export const MOST_NOTE = 5_000;
 export const MOST_PIECES = 5_000;
 export const pieces = (what: string) => whole(0, MOST_PIECES, what);
 export const some = (what: string) => whole(1, MOST_PIECES, what);
+/** Left out in entries of before it was asked. */
+export const cause = z.enum(CAUSES).nullable().optional();

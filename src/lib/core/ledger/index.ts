@@ -8,6 +8,7 @@ export * from './folds.js';
 export * from './rows.js';
 export * from './foldBatch.js';
 export * from './rootingRecord.js';
+export * from './signs.js';
 export * from './split.js';
 export * from './tallied.js';
 export * from './tray.js';

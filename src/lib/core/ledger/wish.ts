@@ -1,5 +1,5 @@
 /** How else a want would do, and its rank among others, in words: the same in the ledger and on the want. */
-import { withVariety } from '../handbook/schema.js';
+import { withVariety } from '../handbook/names.js';
 import type { Kind } from '../handbook/schema.js';
 
 /** "lavender", "lavender or sage", "lavender, sage or rosemary". */

@@ -6,6 +6,7 @@ export * from './growth.js';
 export * from './solar.js';
 export * from './windows.js';
 export * from './moments.js';
+export * from './momentSchema.js';
 export * from './scenarios.js';
 export * from './suitability.js';
 export * from './nights.js';

@@ -4,7 +4,7 @@ import type { DayNumber } from '../dates.js';
 import type { Anchor } from './anchors.js';
 import { turning } from './anchors.js';
 import { quantileOf } from './frostDates.js';
-import type { Moment, ShootStage } from './moments.js';
+import type { Moment, ShootStage } from './momentSchema.js';
 import {
 	budBreaksIn,
 	dayLengthsIn,

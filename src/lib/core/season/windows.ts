@@ -5,7 +5,7 @@ import { turning } from './anchors.js';
 import type { Climate } from './climate.js';
 import { signedDays } from './growth.js';
 import { momentIn, sayMoment } from './moments.js';
-import type { Moment } from './moments.js';
+import type { Moment } from './momentSchema.js';
 
 export interface WindowRule {
 	opens: Moment;

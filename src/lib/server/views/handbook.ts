@@ -4,7 +4,7 @@ import { rowsAsked } from '../rows.js';
 import { STEP, wayLabel, windowView } from '../windows.js';
 import { gardenOr404 } from '../forms.js';
 import { isOwnKind } from '$lib/core/handbook/ownKind.js';
-import { allNames, botanicalName } from '$lib/core/handbook/schema.js';
+import { allNames, botanicalName } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 

@@ -8,7 +8,7 @@ import { handbook } from '../handbook.js';
 import { gardenOr404 } from '../forms.js';
 import { stageOdds } from '$lib/core/evidence/evidence.js';
 import { editableFigures } from '$lib/core/handbook/figures.js';
-import { botanicalName } from '$lib/core/handbook/schema.js';
+import { botanicalName } from '$lib/core/handbook/names.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import { meanOf } from '$lib/core/odds/beta.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';

@@ -1,4 +1,4 @@
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import { rowsAsked } from '../rows.js';
 import { snapshotOf } from '../snapshot.js';
 import { kindsOf } from '../context.js';

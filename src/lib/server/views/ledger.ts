@@ -1,3 +1,4 @@
+import { KINDS } from '$lib/core/ledger/entries.js';
 import { kindsOf } from '../context.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
@@ -35,6 +36,7 @@ export async function ledgerView({ params, query }: Ask) {
 			to: filter.to ?? ''
 		},
 		first: filter.after === null,
-		kinds: [...kinds.values()].map((k) => ({ id: k.id, name: k.common }))
+		kinds: [...kinds.values()].map((k) => ({ id: k.id, name: k.common })),
+		sorts: Object.entries(KINDS).map(([value, { words }]) => ({ value, name: words }))
 	};
 }

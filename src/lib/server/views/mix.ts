@@ -5,7 +5,7 @@ import { handbook } from '../handbook.js';
 import { plannedWithin, preparing } from '../mixing.js';
 import type { Wanted } from '../mixing.js';
 import * as state from '../store/state.js';
-import { allNames, withVariety } from '$lib/core/handbook/schema.js';
+import { allNames, withVariety } from '$lib/core/handbook/names.js';
 import type { Ask } from './ask.js';
 
 const SPANS: Record<string, number> = { day: 1, week: 7, season: 120 };

@@ -1,7 +1,7 @@
 import { snapshotOf } from '../snapshot.js';
 import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
-import { allNames, withVariety } from '$lib/core/handbook/schema.js';
+import { allNames, withVariety } from '$lib/core/handbook/names.js';
 import type { Ask } from './ask.js';
 
 export async function newPlantView({ params, query }: Ask) {

@@ -3,7 +3,7 @@ import { kindsOf } from '../context.js';
 import { gardenOr404 } from '../forms.js';
 import type { Garden } from '../context.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
-import { allNames, withVariety } from '$lib/core/handbook/schema.js';
+import { allNames, withVariety } from '$lib/core/handbook/names.js';
 import { MOST_PIECES } from '$lib/core/ledger/fields.js';
 import { nextTurning } from '$lib/core/season/anchors.js';
 import type { Ask } from './ask.js';

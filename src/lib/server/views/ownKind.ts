@@ -5,7 +5,7 @@ import { handbook } from '../handbook.js';
 import { snapshotOf } from '../snapshot.js';
 import { wayLabel } from '../windows.js';
 import type { Ask } from './ask.js';
-import { allNames, botanicalName } from '$lib/core/handbook/schema.js';
+import { allNames, botanicalName } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import { toKindYaml } from '$lib/formats/kindYaml.js';
 

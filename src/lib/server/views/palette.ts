@@ -2,7 +2,7 @@ import { kindsOf } from '../context.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
 import * as state from '../store/state.js';
-import { botanicalName, withVariety } from '$lib/core/handbook/schema.js';
+import { botanicalName, withVariety } from '$lib/core/handbook/names.js';
 import { SCREENS } from '$lib/formats/screens.js';
 import { snapshotOf } from '../snapshot.js';
 import type { Ask } from './ask.js';

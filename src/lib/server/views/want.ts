@@ -18,7 +18,7 @@ import { database } from '../db.js';
 import { entriesOf } from '../store/entries.js';
 import { stripWindows, wayLabel } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
-import { allNames, withVariety } from '$lib/core/handbook/schema.js';
+import { allNames, withVariety } from '$lib/core/handbook/names.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { sayTemperature } from '$lib/core/units/index.js';
 import { sayRule } from '$lib/core/season/windows.js';

@@ -7,7 +7,7 @@ import { wayLabel } from '../windows.js';
 import { isoOf } from '$lib/core/dates.js';
 import { dayOfWant, wantData } from '$lib/core/ledger/kinds/want.js';
 import { insteadOf } from '$lib/core/plan/instead.js';
-import { withVariety } from '$lib/core/handbook/schema.js';
+import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 import type { Ask } from './ask.js';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { botanicalName } from '../../handbook/schema.js';
+import { botanicalName } from '../../handbook/names.js';
 import { ownKindSchema } from '../../handbook/ownKind.js';
 import { ok, refuse } from '../../result.js';
 import { allOf } from '../agree.js';

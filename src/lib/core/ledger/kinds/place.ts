@@ -1,19 +1,16 @@
 import { z } from 'zod';
-import { SHELTERS } from '../../handbook/schema.js';
 import { BODIES, bodyOf, SHELTER_NAMES } from '../../shelter/bodies.js';
 import { COMPASS, GLASSES } from '../../shelter/light.js';
 import { COVERS, coversOf, heats } from '../../shelter/guards.js';
 import { areaOf } from '../../ground/outline.js';
 import { outlineOf, shapeData } from '../../ground/shape.js';
 import { sayNumber } from '../../numbers.js';
-import { IN_THE_GROUND } from '../../places.js';
+import { IN_THE_GROUND, PLACE_KINDS } from '../../places.js';
 import { ok, refuse } from '../../result.js';
 import { allOf, knownPlace } from '../agree.js';
 import { entryKind } from '../describe.js';
 import { name, uuid, whole, within } from '../fields.js';
 
-export const PLACE_KINDS = ['bed', 'hedge', 'slope', 'nursery_row', 'bench', ...SHELTERS] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
 const walk = whole(0, 999, 'Order of the walk');
 
 export const placeData = z

@@ -4,9 +4,9 @@ import { FARTHEST_M, standsIn } from '../../ground/outline.js';
 import { sayNumber } from '../../numbers.js';
 import { ok, refuse } from '../../result.js';
 import { allOf, knownKind, knownStock, openPlace } from '../agree.js';
-import { cause, ofCause } from '../causes.js';
+import { ofCause } from '../causes.js';
 import { because, entryKind, stockNamed } from '../describe.js';
-import { kindId, name, text, uuid, whole, within } from '../fields.js';
+import { cause, kindId, name, text, uuid, whole, within } from '../fields.js';
 
 const MOST_PLACED = 500;
 const along = within(-FARTHEST_M, FARTHEST_M, 'Where it stands');

@@ -7,7 +7,6 @@
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
 	import { sayDate } from '$lib/core/dates.js';
-	import { KINDS } from '$lib/core/ledger/entries.js';
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
@@ -25,10 +24,7 @@
 		else url.searchParams.delete(name);
 		return url.pathname + url.search;
 	};
-	const kindItems = [
-		{ value: '', name: texts.everyEntry },
-		...Object.entries(KINDS).map(([value, { words }]) => ({ value, name: words }))
-	];
+	const kindItems = $derived([{ value: '', name: texts.everyEntry }, ...data.sorts]);
 </script>
 
 <svelte:head><title>{texts.ledger(data.garden.name)}</title></svelte:head>

@@ -4,7 +4,7 @@
 	import Chart from '$lib/ui/Chart.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayNumber } from '$lib/core/numbers.js';
-	import { sayArea } from '$lib/core/units/index.js';
+	import { areaMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import { tone } from '$lib/ui/tones.js';
 	import type { LoadView } from '$lib/server/jointView.js';
@@ -16,9 +16,11 @@
 	let { load, units }: Props = $props();
 	const minutes = $derived(load.places === null);
 	const what = $derived(load.places === null ? texts.yourMinutes : load.places.join(', '));
-	/** Square metres or minutes; nothing is limited where nobody has said how much there is. */
+	const area = $derived(areaMeasure(units));
+	/** Nothing is limited where nobody has said how much there is. */
 	const limited = $derived(load.weeks.every((w) => Number.isFinite(w.limit)));
-	const shown = (v: number) => (minutes ? Math.round(v) : Math.round(v / 100) / 100);
+	/** Minutes, or area as the person has it. */
+	const shown = (v: number) => (minutes ? Math.round(v) : area.shown(v / 10_000, 2));
 	const title = $derived.by(() => {
 		const { share, from } = load.fullest;
 		const when = texts.inTheWeekOf(sayDate(from));
@@ -34,10 +36,10 @@
 			legend: { bottom: 0, itemHeight: 8 },
 			tooltip: {
 				trigger: 'axis',
-				valueFormatter: (v: number) => (minutes ? texts.minutes(sayNumber(v)) : sayArea(v, units))
+				valueFormatter: (v: number) => (minutes ? texts.minutes(sayNumber(v)) : `${sayNumber(v, 2)} ${area.unit}`)
 			},
 			xAxis: { type: 'time', axisLabel: { hideOverlap: true } },
-			yAxis: { type: 'value', axisLabel: { formatter: (v: number) => (minutes ? texts.min(sayNumber(v)) : sayArea(v, units)) } },
+			yAxis: { type: 'value', axisLabel: { formatter: minutes ? texts.min('{value}') : `{value} ${area.unit}` } },
 			series: [
 				{ name: texts.growsAlready, data: data((w) => w.busy), color: tone('frost') },
 				{ name: texts.thisPlan, data: data((w) => w.plan), color: tone('leaf') }

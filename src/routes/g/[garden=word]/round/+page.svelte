@@ -53,13 +53,15 @@
 				<span class="figure">{Math.round(round.todayMinutes)}</span>
 				<span class="unit">{texts.minTodayThisWeek(sayMinutes(round.minutes), sayMinutes(round.budget))}</span>
 			</p>
-			<Progressbar
-				progress={share * 100}
-				size="h-2"
-				class="mt-1"
-				classes={{ label: over ? 'bg-madder' : 'bg-leaf' }}
-				aria-hidden="true"
-			/>
+			<Island>
+				<Progressbar
+					progress={share * 100}
+					size="h-2"
+					class="mt-1"
+					classes={{ label: over ? 'bg-madder' : 'bg-leaf' }}
+					aria-hidden="true"
+				/>
+			</Island>
 			{#if over}
 				<p class="note mt-1">
 					{round.mayWaitInAll ? texts.moreThanThatBelow(round.mayWaitInAll) : texts.moreThanThatAnd}

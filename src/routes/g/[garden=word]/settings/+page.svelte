@@ -4,8 +4,8 @@
 	import Hand from '$lib/ui/Hand.svelte';
 	import Look from '$lib/ui/Look.svelte';
 	import Act from '$lib/ui/Act.svelte';
-	import { PLACE_KINDS } from '$lib/core/ledger/entries.js';
-	import type { PlaceKind } from '$lib/core/ledger/entries.js';
+	import { PLACE_KINDS } from '$lib/core/places.js';
+	import type { PlaceKind } from '$lib/core/places.js';
 	import { areaMeasure, sayArea, sayTemperature, warmthMeasure } from '$lib/core/units/index.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';

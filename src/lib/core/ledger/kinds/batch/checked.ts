@@ -2,9 +2,8 @@ import { z } from 'zod';
 import { check } from '../../checkBatch.js';
 import { batchNamed, entryKind } from '../../describe.js';
 import { pieces, some } from '../../fields.js';
+import { SIGNS } from '../../signs.js';
 import { MOST_CELLS } from '../../tray.js';
-
-export const SIGNS = ['none', 'firm', 'new growth', 'resists a tug', 'roots seen', 'wilting', 'rot'] as const;
 
 const cell = z
 	.number()

@@ -16,7 +16,6 @@ import { struck } from './struck.js';
 import { wintered } from './wintered.js';
 
 export { noTreatment } from './common.js';
-export { SIGNS } from './checked.js';
 
 export const batchKinds = {
 	'batch.planned': planned,

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { ok, refuse } from '../../../result.js';
 import { lose, loseToWinter, tally } from '../../checkBatch.js';
-import { cause, ofCause } from '../../causes.js';
+import { ofCause } from '../../causes.js';
 import { batchNamed, because, entryKind } from '../../describe.js';
-import { some, text } from '../../fields.js';
+import { cause, some, text } from '../../fields.js';
 import { enough } from '../../handling.js';
 
 export const lost = entryKind({

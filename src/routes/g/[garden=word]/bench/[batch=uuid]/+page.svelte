@@ -7,6 +7,7 @@
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
 	import { sayOddsAsked, sayPlanted } from '$lib/core/odds/words.js';
+	import Soon from '$lib/ui/Soon.svelte';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
 	import UndoEntry from '$lib/ui/UndoEntry.svelte';
@@ -63,7 +64,7 @@
 			{#if data.want}{texts.forWord} <a href="{base}/wants/{data.want.id}">{data.want.name}</a>{/if}
 		</p>
 	</div>
-	<Act href="{base}/labels?codes={b.code}">{texts.label}</Act>
+	<Island><Act href="{base}/labels?codes={b.code}">{texts.label}</Act></Island>
 </div>
 
 <div class="mt-5 grid gap-10 md:grid-cols-[1.35fr_1fr]">
@@ -100,7 +101,10 @@
 					{b.trouble.sentence}
 				</Note>{/if}
 			{#if b.rooting && data.isToday && b.struckOn}
-				<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} struck={dayNumber(b.struckOn)} known={rootedNow} />
+				{@const struck = dayNumber(b.struckOn)}
+				<Island>
+					<RootingPanel rooting={b.rooting} today={dayNumber(data.garden.today)} {struck} known={rootedNow} />
+				</Island>
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
@@ -133,16 +137,18 @@
 			</div>
 		{:else if usable.length}
 			<div class="mt-5 flex flex-wrap gap-2" role="group" aria-label={texts.log}>
-				{#each usable as [v, label] (v)}
-					{@const name = v === 'wintered' && b.trouble?.frost ? texts.countAfterFrost : label}
-					<Act main={verb === v} aria-expanded={verb === v} onclick={() => open(verb === v ? null : v)}>{name}</Act>
-				{/each}
+				<Island>
+					{#each usable as [v, label] (v)}
+						{@const name = v === 'wintered' && b.trouble?.frost ? texts.countAfterFrost : label}
+						<Act main={verb === v} aria-expanded={verb === v} onclick={() => open(verb === v ? null : v)}>{name}</Act>
+					{/each}
+				</Island>
 			</div>
 		{/if}
 
 		{#if verb}
 			<div class="mt-4 max-w-lg border-t-4 border-catkin bg-pane p-4">
-				{#key `${b.id} ${verb}`}<LogForm {verb} {data} ondone={() => (verb = null)} />{/key}
+				{#key `${b.id} ${verb}`}<Soon><LogForm {verb} {data} ondone={() => (verb = null)} /></Soon>{/key}
 			</div>
 		{/if}
 

@@ -5,7 +5,7 @@
 	import Input from 'flowbite-svelte/Input.svelte';
 	import { untrack } from 'svelte';
 	import { CAUSE_WORDS, CAUSES } from '$lib/core/ledger/causes.js';
-	import { SIGNS } from '$lib/core/ledger/entries.js';
+	import { SIGNS } from '$lib/core/ledger/signs.js';
 	import { shortMeasure } from '$lib/core/units/index.js';
 	import { potFor } from '$lib/core/mix/potOn.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';

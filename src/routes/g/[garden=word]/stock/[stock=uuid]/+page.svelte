@@ -65,12 +65,14 @@
 				</li>
 			{/each}
 		</ul>
-		{#if !s.barred}<p class="mt-4 flex flex-wrap gap-3">
-				<Act main href="{base}/wants/new?kind={s.kind_id}">{texts.sayWhatYouWant}</Act>
-				<Act href="{base}/stock/{s.id}/cuts">{texts.whereToCutAnd}</Act>
-				<Act href="{base}/bench/new?stock={s.id}">{texts.strikeNowWithoutA}</Act>
-				{#if !s.gone_on}<Act href="{base}/shelter/{s.id}">{texts.howItGetsThrough}</Act>{/if}
-			</p>{/if}
+		{#if !s.barred}<div class="mt-4 flex flex-wrap gap-3">
+				<Island>
+					<Act main href="{base}/wants/new?kind={s.kind_id}">{texts.sayWhatYouWant}</Act>
+					<Act href="{base}/stock/{s.id}/cuts">{texts.whereToCutAnd}</Act>
+					<Act href="{base}/bench/new?stock={s.id}">{texts.strikeNowWithoutA}</Act>
+					{#if !s.gone_on}<Act href="{base}/shelter/{s.id}">{texts.howItGetsThrough}</Act>{/if}
+				</Island>
+			</div>{/if}
 		{#if data.hardiness}<Note tone="cold" class="mt-3 max-w-prose">{data.hardiness}</Note>{/if}
 		{#each data.hazards as h (h.what)}<Note tone="harm" class="mt-3">
 				<strong>{h.what}:</strong>

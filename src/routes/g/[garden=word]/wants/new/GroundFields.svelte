@@ -1,7 +1,7 @@
 <script lang="ts">
 	/** A hedge or a bed as it is measured, and how many plants it asks for, counted as it is typed. */
 	import { texts } from '$lib/messages/wants.js';
-	import { bedCount, hedgeCount } from '$lib/core/ground/index.js';
+	import { bedCount, hedgeCount } from '$lib/core/ground/spacing.js';
 	import { areaMeasure, longMeasure, sayArea, shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import { readNumber } from '$lib/core/numbers.js';
