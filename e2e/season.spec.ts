@@ -115,6 +115,20 @@ test('care is one tap, can be put off, skipped and counted where one stands', as
 	await expect(page.locator('main').getByText('Pot 15 Ivy-leaved pelargonium')).toBeVisible();
 });
 
+test('a chart is a picture until it is pointed at; then it tells of the day, and its lines stay', async ({ app, page }) => {
+	await page.goto(`${app.demo}/weather`);
+	const chart = page.getByRole('img').last();
+	const lines = chart.locator('svg path[stroke="var(--color-frost)"][stroke-width="2"]:visible');
+	await expect(lines.first()).toBeVisible();
+	const drawn = await lines.count();
+	await chart.hover({ position: { x: 300, y: 120 } });
+	// The living chart stands in its place, with the same lines.
+	await expect(chart.locator('[_echarts_instance_] svg')).toBeVisible();
+	await chart.hover({ position: { x: 320, y: 130 } });
+	await expect(chart.getByText(/^\d{1,2} [A-Z][a-z]{2} \d{4}$/)).toBeVisible();
+	await expect(lines).toHaveCount(drawn);
+});
+
 test('places are put in another order by dragging, and by their arrows', async ({ app, page }) => {
 	await page.goto(`${app.demo}/round/walk`);
 	const names = () => page.locator('main ul li span.flex-1').allTextContents();

@@ -17,7 +17,7 @@
 	let width = $state(0);
 	let picture = $state('');
 	/** Somebody points at it: then it lives, until it changes. */
-	let pointed = $state<typeof option | null>(null);
+	let pointed = $state.raw<ChartOption | null>(null);
 	let living = $state<HTMLDivElement>();
 	let made = $state(false);
 
@@ -51,7 +51,7 @@
 	<!-- Its title says what it shows; the marks and figures drawn are not read out one by one. -->
 	<div role="img" aria-label={title} onpointerenter={() => (pointed = option)}>
 		<div class="relative" bind:this={box} style:height="{height}px" aria-hidden="true">
-			{#if !made}{@html picture}{/if}
+			<div hidden={made}>{@html picture}</div>
 			{#if alive}<div class="absolute inset-0" bind:this={living}></div>{/if}
 		</div>
 	</div>

@@ -12,9 +12,11 @@
 	interface Props {
 		/** It is what the page is about: it does not wait. */
 		now?: boolean;
+		/** It is what is touched first: it comes before the others that wait. */
+		first?: boolean;
 		children: Snippet;
 	}
-	let { now = false, children }: Props = $props();
+	let { now = false, first = false, children }: Props = $props();
 	// Decided once, as the server did: what was written as a part of its own is read as one.
 	const own = (() => !now && !alive())();
 	const uid = $props.id();
@@ -28,7 +30,7 @@
 		const called = inTurn(() => {
 			const how = { target, props: { children }, context };
 			living = target.hasChildNodes() ? revived(() => hydrate(Shown, how)) : mount(Shown, how);
-		});
+		}, first);
 		return () => {
 			called();
 			if (living) void unmount(living);

@@ -4,10 +4,11 @@ import { GridComponent, LegendComponent, MarkLineComponent, TooltipComponent } f
 import { init, registerTheme, use } from 'echarts/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
+import { isoOf, sayDate } from '$lib/core/dates.js';
 import { tone } from './tones.js';
 
 /** What is drawn: plain data but for its tooltip, for it is drawn in a worker. */
-export type ChartOption = EChartsCoreOption & { tooltip?: unknown };
+export type ChartOption = EChartsCoreOption & { xAxis: object; series: readonly object[]; tooltip?: object };
 
 use([LineChart, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
 
@@ -30,10 +31,18 @@ registerTheme('surculus', {
 	legend: { textStyle: { color: INK, fontSize: 13 } }
 });
 
+/** Days are told as everywhere; the library would add the hour. */
+const axisPointer = { label: { formatter: ({ value }: { value: unknown }) => sayDay(value) } };
+const DAY_MS = 86_400_000;
+const sayDay = (at: unknown): string => (typeof at === 'number' ? sayDate(isoOf(Math.floor(at / DAY_MS))) : String(at));
+
 /** A chart that answers a pointer. It does not move: its picture stood there before. */
 export function makeChart(box: HTMLElement, option: ChartOption): { dispose(): void } {
 	const chart = init(box, 'surculus', { renderer: 'svg' });
-	chart.setOption({ ...option, animation: false });
+	const days = (option.xAxis as { type?: string }).type === 'time';
+	// It would lift the colour of what is pointed at, and cannot work out one that turns with the light: the line would go.
+	const series = option.series.map((s) => ({ ...s, emphasis: { disabled: true } }));
+	chart.setOption({ ...option, series, tooltip: { ...option.tooltip, ...(days ? { axisPointer } : {}) }, animation: false });
 	return chart;
 }
 
@@ -43,6 +52,7 @@ export function pictureOf(option: ChartOption, width: number, height: number): s
 	chart.setOption({ ...option, animation: false });
 	const svg = chart.renderToSVGString();
 	chart.dispose();
-	// What changes under a pointer: the page lets no styles in that came later, and the living chart has its own.
-	return svg.replace(/<style[\s\S]*<\/style>/, '');
+	// Its styles are for a pointer: the page lets none in that come later, and the living chart has its own. That one also
+	// counts its ids from 0, as this one did.
+	return svg.replace(/<style[\s\S]*<\/style>/, '').replace(/\bzr\d+-/g, 'picture-$&');
 }

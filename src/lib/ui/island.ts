@@ -44,9 +44,10 @@ function takeNext() {
 	}
 }
 
-/** Does it in a task of its own, after those that were called before. Gives back what takes it off again. */
-export function inTurn(work: () => void): () => void {
-	waiting.push(work);
+/** Does it in a task of its own, after those that were called before, or before them. Gives back what takes it off again. */
+export function inTurn(work: () => void, first = false): () => void {
+	if (first) waiting.unshift(work);
+	else waiting.push(work);
 	next ??= setTimeout(takeNext);
 	return () => {
 		const at = waiting.indexOf(work);

@@ -33,33 +33,35 @@
 		<h1>{texts.whatHappened}</h1>
 		<p class="text-faded">{texts.everyEntryTheNewest}</p>
 	</div>
-	<Act href="{base}/ledger/ledger.csv{page.url.search}" download>{texts.saveAsCsv}</Act>
+	<Island><Act href="{base}/ledger/ledger.csv{page.url.search}" download>{texts.saveAsCsv}</Act></Island>
 </div>
 
-<form
-	class="mt-5 flex flex-wrap items-end gap-3 border-y border-ink py-4 *:min-w-36 *:flex-1"
-	method="GET"
-	onsubmit={(e) => {
-		e.preventDefault();
-		const form = new FormData(e.currentTarget);
-		const search = [...form]
-			.flatMap(([name, value]) => (typeof value === 'string' && value ? [`${name}=${encodeURIComponent(value)}`] : []))
-			.join('&');
-		void goto(`?${search}`, { keepFocus: true, noScroll: true });
-	}}
+<Island
+	><form
+		class="mt-5 flex flex-wrap items-end gap-3 border-y border-ink py-4 *:min-w-36 *:flex-1"
+		method="GET"
+		onsubmit={(e) => {
+			e.preventDefault();
+			const form = new FormData(e.currentTarget);
+			const search = [...form]
+				.flatMap(([name, value]) => (typeof value === 'string' && value ? [`${name}=${encodeURIComponent(value)}`] : []))
+				.join('&');
+			void goto(`?${search}`, { keepFocus: true, noScroll: true });
+		}}
+	>
+		<Field label={texts.words} name="q" type="search" value={data.filter.q} placeholder={texts.whatWordsMayBe} />
+		<SelectField label={texts.what} name="kind" value={data.filter.kind} items={kindItems} />
+		<SelectField
+			label={texts.kindOfPlant}
+			name="plant"
+			value={data.filter.plant}
+			items={[{ value: '', name: texts.allKinds }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
+		/>
+		<DayField label={texts.from} name="from" value={data.filter.from} />
+		<DayField label={texts.to} name="to" value={data.filter.to} />
+		<Act type="submit" main>{texts.find}</Act>
+	</form></Island
 >
-	<Field label={texts.words} name="q" type="search" value={data.filter.q} placeholder={texts.whatWordsMayBe} />
-	<SelectField label={texts.what} name="kind" value={data.filter.kind} items={kindItems} />
-	<SelectField
-		label={texts.kindOfPlant}
-		name="plant"
-		value={data.filter.plant}
-		items={[{ value: '', name: texts.allKinds }, ...data.kinds.map((k) => ({ value: k.id, name: k.name }))]}
-	/>
-	<DayField label={texts.from} name="from" value={data.filter.from} />
-	<DayField label={texts.to} name="to" value={data.filter.to} />
-	<Act type="submit" main>{texts.find}</Act>
-</form>
 {#if filtered}<p class="mt-2"><a href="{base}/ledger">{texts.showAllAgain}</a></p>{/if}
 
 {#if data.rows.length === 0}

@@ -101,7 +101,7 @@
 				<h2 id="at-{stop.placeId ?? 'none'}">{stop.placeName}</h2>
 				<p class="note">{sayMinutes(Math.max(1, stop.minutes))}</p>
 			</div>
-			<Island now={at === 0}>
+			<Island first={at === 0}>
 				<ul class="ruled">
 					{#each stop.tasks as task (task.key)}
 						<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} placeAt="at-{stop.placeId ?? 'none'}" />

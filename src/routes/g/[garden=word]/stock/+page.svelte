@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { texts } from '$lib/messages/stock.js';
 	import Act from '$lib/ui/Act.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLength } from '$lib/core/units/index.js';
 	import MoreRows from '$lib/ui/MoreRows.svelte';
@@ -21,10 +22,12 @@
 		<h1>{texts.whatYouHaveTo(data.isToday ? '' : texts.on(sayDate(data.viewed)))}</h1>
 		<p class="text-faded">{texts.howManyPiecesEach}</p>
 	</div>
-	<p class="flex flex-wrap gap-3">
-		<Act main href="{base}/stock/new">{texts.addAStockPlant}</Act>
-		<Act href="{base}/stock/import">{texts.bringInAList}</Act>
-	</p>
+	<div class="flex flex-wrap gap-3">
+		<Island>
+			<Act main href="{base}/stock/new">{texts.addAStockPlant}</Act>
+			<Act href="{base}/stock/import">{texts.bringInAList}</Act>
+		</Island>
+	</div>
 </div>
 {#if data.stocks.length === 0}
 	<p class="mt-10 max-w-xl border-t border-ink pt-6">

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { texts } from '$lib/messages/wants.js';
 	import Act from '$lib/ui/Act.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayWouldDo } from '$lib/core/joint/words.js';
 	import { sayOddsAsked } from '$lib/core/odds/words.js';
@@ -28,8 +29,10 @@
 			</p>{/if}
 	</div>
 	<div class="flex flex-wrap gap-2">
-		<Act main href="{base}/wants/new">{texts.sayWhatYouWant}</Act>
-		{#if data.wants.length}<Act href="{base}/plan">{texts.planAllOfIt}</Act>{/if}
+		<Island>
+			<Act main href="{base}/wants/new">{texts.sayWhatYouWant}</Act>
+			{#if data.wants.length}<Act href="{base}/plan">{texts.planAllOfIt}</Act>{/if}
+		</Island>
 	</div>
 </div>
 

@@ -1,5 +1,5 @@
 /** The two charts of the weather: the year as it was, and the days ahead. */
-import type { EChartsCoreOption } from 'echarts/core';
+import type { ChartOption } from '$lib/ui/echarts.js';
 import { sayDate } from '$lib/core/dates.js';
 import { tone } from '$lib/ui/tones.js';
 import type { PageData } from './$types';
@@ -7,7 +7,7 @@ import type { PageData } from './$types';
 type View = PageData['view'];
 
 /** Days and nights since a year ago against the usual, and the forecast’s spread. `shown` turns °C into what the garden reads. */
-export function yearOption(v: View, shown: (c: number) => number, degrees: string): EChartsCoreOption {
+export function yearOption(v: View, shown: (c: number) => number, degrees: string): ChartOption {
 	const line = (name: string, color: string, of: (d: (typeof v.days)[number]) => number | null, more = {}) => ({
 		name,
 		type: 'line',
@@ -66,7 +66,7 @@ export function yearOption(v: View, shown: (c: number) => number, degrees: strin
 }
 
 /** The next ten days: the likely, and eight in ten. `shown` turns °C into what the garden reads. */
-export function fanOption(v: View, shown: (c: number) => number, degrees: string): EChartsCoreOption {
+export function fanOption(v: View, shown: (c: number) => number, degrees: string): ChartOption {
 	const dates = v.fan.map((d) => sayDate(d.day, false));
 	const of = (c: 'low' | 'high', color: string, name: string) => [
 		{

@@ -3,6 +3,7 @@
 	import { untrack } from 'svelte';
 	import OtherKinds from '$lib/ui/OtherKinds.svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import WouldTake from '$lib/ui/WouldTake.svelte';
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import Chip from '$lib/ui/Chip.svelte';
@@ -83,16 +84,18 @@
 					hint={texts.n90IsUsual99}
 				/>
 			</div>
-			<SelectField
-				label={texts.where}
-				name="place_id"
-				placeholder={texts.noPlaceYet}
-				value={data.place}
-				items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
-			/>
-			{#if ofAny}<OtherKinds kind={kindId} {items} onchange={(chosen) => (orKinds = chosen)} />{/if}
-			<WouldDoFields />
-			<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} />
+			<Island
+				><SelectField
+					label={texts.where}
+					name="place_id"
+					placeholder={texts.noPlaceYet}
+					value={data.place}
+					items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
+				/>
+				{#if ofAny}<OtherKinds kind={kindId} {items} onchange={(chosen) => (orKinds = chosen)} />{/if}
+				<WouldDoFields />
+				<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} /></Island
+			>
 		</EntryForm>
 	</div>
 	<div class="md:sticky md:top-4">
