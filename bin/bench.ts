@@ -181,7 +181,7 @@ tell();
 tell('## First load of the round');
 tell();
 tell(
-	`Script ${kB(loaded.script)} gzip in ${loaded.files} files, styles ${kB(loaded.style)} gzip. The charts' library is loaded when a chart is opened.`
+	`Script ${kB(loaded.script)} gzip in ${loaded.files} files, styles ${kB(loaded.style)} gzip. Charts are drawn in a worker; the page itself loads their library when one is pointed at.`
 );
 
 // ── starts

@@ -8,6 +8,12 @@ export const JOINT = {
 		'What a batch asks beside its pieces: tools out and away, labels, a date more to keep. It orders plans, and is not told as work.',
 		OWN
 	),
+	atAll: judged(
+		0.1,
+		'share of that',
+		'Of what being as sure as asked is worth so much is lost by any shortfall, the rest as it grows: a want is not left a little short to save a little work.',
+		OWN
+	),
 	short: judged(
 		{ each: 300, perPlant: 30, times: 3 },
 		'of the garden’s currency',

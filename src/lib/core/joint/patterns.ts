@@ -249,7 +249,8 @@ interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'give
 export function shortOf({ odds, parts, chance, confidence, worth, given, want }: Short): number {
 	if (chance >= confidence) return worth * given;
 	const part = JOINT.part.value;
-	const unsure = (1 - given) * ((confidence - chance) / confidence);
+	const { value: atAll } = JOINT.atAll;
+	const unsure = (1 - given) * (atAll + ((1 - atAll) * (confidence - chance)) / confidence);
 	// What is given up is given up either way: less sure than asked is never cheaper than as sure.
 	return worth * (given + (1 - part) * unsure) + (worth / want.priority) * part * (1 - odds.part(parts));
 }
