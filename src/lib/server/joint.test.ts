@@ -18,20 +18,12 @@ import {
 } from '$lib/core/joint/index.js';
 import { plantsOf } from '$lib/core/joint/patterns.js';
 import type { Ground, JointRequest, JointWant, Pattern, Solved } from '$lib/core/joint/index.js';
-import { dayNumber } from '$lib/core/dates.js';
 import type { StageNeed } from '$lib/core/plan/effort.js';
 import { north, tropics } from '../../testing/climates.js';
 import { kind } from '../../testing/handbook.js';
 import { exactly } from './solver.js';
 import { alsoDoing, exactOf, jointOf, sourceOf, wantOf } from '../../testing/joint.js';
-
-const today = dayNumber('2027-03-20');
-const lavender = kind('lavender');
-const want = (over: Partial<Parameters<typeof wantOf>[0]> = {}) =>
-	wantOf({ id: 'w', kindId: 'lavender', target: 12, due: today + 500, ...over });
-const asked = (over: Partial<JointRequest> = {}): JointRequest =>
-	jointOf(north, [lavender], { wants: [want()], sources: [sourceOf('s', lavender, 4)], ...over });
-const solved = (r: JointRequest) => solveJoint(r, null, exactOf(r));
+import { asked, lavender, solved, today, want } from '../../testing/lavenders.js';
 
 describe('gardens that can carry little', () => {
 	it('answers at once where there is nothing to take from, no time, no room, or no window', () => {

@@ -1,19 +1,11 @@
 /** What would help a want of the plan that is short. */
 import { describe, expect, it } from 'vitest';
-import { bindsOf, solveJoint } from '$lib/core/joint/index.js';
+import { bindsOf } from '$lib/core/joint/index.js';
 import type { JointRequest } from '$lib/core/joint/index.js';
-import { dayNumber } from '$lib/core/dates.js';
 import { north } from '../../testing/climates.js';
 import { kind } from '../../testing/handbook.js';
 import { exactOf, jointOf, sourceOf, wantOf } from '../../testing/joint.js';
-
-const today = dayNumber('2027-03-20');
-const lavender = kind('lavender');
-const want = (over: Partial<Parameters<typeof wantOf>[0]> = {}) =>
-	wantOf({ id: 'w', kindId: 'lavender', target: 12, due: today + 500, ...over });
-const asked = (over: Partial<JointRequest> = {}): JointRequest =>
-	jointOf(north, [lavender], { wants: [want()], sources: [sourceOf('s', lavender, 4)], ...over });
-const solved = (r: JointRequest) => solveJoint(r, null, exactOf(r));
+import { asked, lavender, solved, today, want } from '../../testing/lavenders.js';
 
 describe('what would help', () => {
 	it('was seen to help: done, the want is met', { timeout: 240_000 }, () => {
