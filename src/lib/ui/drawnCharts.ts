@@ -20,9 +20,9 @@ function theWorker(): Worker {
 export function drawChart(option: ChartOption, width: number, height: number, done: (svg: string) => void): () => void {
 	const id = ++last;
 	waiting.set(id, done);
-	// What a pointer is told is words of the page's own: only the living chart needs it.
-	const { tooltip: _, ...still } = option;
-	const wish: DrawWish = { id, option: still, width, height };
+	// What a pointer is told is put into words by functions, which cannot be sent; a picture has no use for it.
+	const { tooltip: _, ...plain } = option;
+	const wish: DrawWish = { id, option: plain, width, height };
 	theWorker().postMessage(wish);
 	return () => waiting.delete(id);
 }
