@@ -90,6 +90,7 @@ const en = {
 	theYearOnOne: 'The year on one page',
 	downToThatWeek: (name: Said, low: Said) => `, ${name} down to ${low} that week`,
 	open: (label: Said) => `, ${label} open`,
+	noFrostIsKnown: 'no frost is known here',
 	theSeasonsFrostsHave: 'the season’s frosts have begun and not ended',
 
 	// Stepper

@@ -131,7 +131,7 @@
 	const at = $derived(
 		texts.dayTold(
 			sayDate(isoOf(mark)),
-			sayThat(frostOdds(mark, climate), texts.theSeasonsFrostsHave),
+			climate.lastFrost ? sayThat(frostOdds(mark, climate), texts.theSeasonsFrostsHave) : texts.noFrostIsKnown,
 			sayNumber(dayLength(climate.latitude, climate.longitude, mark), 1),
 			`${sayWindows(mark)}${sayInside(mark)}`
 		)

@@ -34,6 +34,17 @@ describe('the round', () => {
 			season
 		}).map((t) => t.kind);
 
+	it('names the day of a planned batch, on that day as today', () => {
+		const why = (on: string) =>
+			batchTasks({
+				...{ batch: emptyBatch({ ...plain, status: 'planned', plannedOn: '2027-07-20', plannedCount: 8 }) },
+				...{ kind: lavender, way: semiRipe, today: day(on), until: day(on) + 6, season }
+			})[0]!.why;
+		expect(why('2027-07-18')).toBe('Its day is 20 Jul.');
+		expect(why('2027-07-20')).toBe('Its day is today.');
+		expect(why('2027-07-24')).toBe('Its day is 20 Jul.');
+	});
+
 	it('asks for a look when half should have rooted, and not again for ten days', () => {
 		expect(tasks({}, '2027-08-01')).toEqual([]);
 		expect(tasks({}, '2027-08-12')).toEqual(['look']);

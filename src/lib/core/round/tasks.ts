@@ -118,7 +118,10 @@ function strikeTask({ batch, way, today, off }: TasksOf): Draft {
 		by: on + 7,
 		count: batch.plannedCount,
 		minutes: batch.plannedCount * (way.stages[0]?.minutes ?? 2),
-		why: on < today - 7 ? 'Its planned day has gone by: strike now, or plan again.' : `Its day is ${sayDate(isoOf(on))}.`
+		why:
+			on < today - 7
+				? 'Its planned day has gone by: strike now, or plan again.'
+				: `Its day is ${on === today ? 'today' : sayDate(isoOf(on), false)}.`
 	};
 }
 
