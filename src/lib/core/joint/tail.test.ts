@@ -15,7 +15,7 @@ describe('chance that enough of n live', () => {
 		for (const target of [0, 1, 2, 7, 30, 200]) {
 			const tail = new Tail(target);
 			for (const n of [1, 2, 8, 31, 210, 400])
-				// On the table's own points: 256 of them.
+				// On the table's own points.
 				for (const q of [0, 1 / 256, 0.25, 0.5, 0.75, 250 / 256, 1]) {
 					const exact = atLeast(target, n, q);
 					expect(tail.of(n, q), `${target} of ${n} at ${q}`).toBeCloseTo(exact, 5);
@@ -23,18 +23,33 @@ describe('chance that enough of n live', () => {
 		}
 	});
 
-	it('lies between the points within two thousandths', () => {
+	it.each([
+		{ most: 80, within: 0.0005 },
+		{ most: 200, within: 0.0015 }
+	])('lies between the points within $within for $most pieces, at any chance', ({ most, within }) => {
 		fc.assert(
 			fc.property(
-				fc.integer({ min: 1, max: 40 }),
-				fc.integer({ min: 1, max: 80 }),
-				fc.double({ min: 0, max: 1, noNaN: true }),
+				fc.integer({ min: 1, max: most }),
+				fc.integer({ min: 1, max: most }),
+				// As often near none and near all as between.
+				fc.oneof(
+					fc.double({ min: 0, max: 1, noNaN: true }),
+					fc.double({ min: 0, max: 0.01, noNaN: true }),
+					fc.integer({ min: 1, max: 4095 }).map((k) => k / 4096),
+					fc.integer({ min: 1, max: 64 }).map((k) => 1 - k / 8192)
+				),
 				(t, n, q) => {
-					const exact = atLeast(t, n, q);
-					expect(Math.abs(new Tail(t).of(n, q) - exact)).toBeLessThan(0.002);
+					expect(Math.abs(new Tail(t).of(n, q) - atLeast(t, n, q))).toBeLessThan(within);
 				}
 			),
-			{ numRuns: 300 }
+			{
+				numRuns: 300,
+				examples: [
+					[1, 35, 0.00145],
+					[1, most, 0.00024],
+					[most, most, 0.99976]
+				]
+			}
 		);
 	});
 

@@ -8,8 +8,20 @@
  * successes in independent trials"), so what is told errs on the careful side where the target lies below the mean.
  */
 
-/** Steps of q: the table is read between them. */
-const BINS = 256;
+/**
+ * The table's points in q: eight times as close in its outer eighths as between them. A chance near none or all bends the
+ * tail within 1/n of the end, so that many pieces (a pot of 200) need points there.
+ */
+const EDGE = 1 / 8;
+const FINE = 2048;
+const COARSE = 256;
+/** Points below the middle part, and at its end. */
+const MIDDLE = EDGE * FINE;
+const TOP = MIDDLE + (1 - 2 * EDGE) * COARSE;
+const BINS = TOP + EDGE * FINE;
+const POINTS = Float64Array.from({ length: BINS + 1 }, (_, b) =>
+	b <= MIDDLE ? b / FINE : b <= TOP ? EDGE + (b - MIDDLE) / COARSE : 1 - (BINS - b) / FINE
+);
 
 export class Tail {
 	/** rows[n][bin] for n = 0 … so far. */
@@ -30,7 +42,7 @@ export class Tail {
 		for (let m = this.rows.length - 1; m < n; m++) {
 			if (t > 0)
 				for (let b = 0; b <= BINS; b++) {
-					const q = b / BINS;
+					const q = POINTS[b]!;
 					this.row[b]! += q * this.at[b]!;
 					if (m + 1 === t - 1) this.at[b] = q ** (t - 1);
 					else if (m + 1 > t - 1) this.at[b]! *= ((m + 1) / (m + 2 - t)) * (1 - q);
@@ -43,7 +55,7 @@ export class Tail {
 	of(n: number, q: number): number {
 		if (n >= this.rows.length) this.grow(n);
 		const row = this.rows[n]!;
-		const x = q * BINS;
+		const x = q < EDGE ? q * FINE : q < 1 - EDGE ? MIDDLE + (q - EDGE) * COARSE : BINS - (1 - q) * FINE;
 		const b = Math.min(BINS - 1, Math.floor(x));
 		const low = row[b]!;
 		return low + (x - b) * (row[b + 1]! - low);
