@@ -56,7 +56,7 @@ export function jointOf(
 /** The odds of a want as its own page would tell them: each batch exact, together as the ways' means have them. */
 export const exactOf =
 	(r: JointRequest): Exact =>
-	(want, { parts }) => {
+	(want, { parts, buys }) => {
 		const batches = parts.map(({ c, n }) => {
 			const { kind, season, years } = r.kinds.get(c.source.kindId)!;
 			const means = beliefsOf(c.way, c.source.record[c.way.id] ?? {}, r.rho);
@@ -66,11 +66,11 @@ export const exactOf =
 				prepared: plannedBatch(of, c.way, c.on, n, want.due)
 			};
 		});
-		return wantOdds(want.target, [want.already], batches).probability;
+		return wantOdds(Math.max(0, want.target - buys), [want.already], batches).probability;
 	};
 
 /** A garden by chance: its climate, two to five wants, few or many plants to take from, more or less room and time. */
-export function inventGarden(kinds: readonly Kind[], d: Dice): { climate: Climate; r: JointRequest } {
+export function inventGarden(kinds: readonly Kind[], d: Dice, g = 0): { climate: Climate; r: JointRequest } {
 	const climate = pick([...CLIMATES, tropics, arctic], d);
 	const today = dayNumber('2027-01-01') + Math.floor(d.uniform() * 365);
 	const mine = Array.from({ length: 2 + Math.floor(d.uniform() * 4) }, () => pick(kinds, d));
@@ -82,6 +82,8 @@ export function inventGarden(kinds: readonly Kind[], d: Dice): { climate: Climat
 		// Every fourth may be of the next one's kind as well.
 		const next = mine[(i + 1) % mine.length]!;
 		if (i % 4 === 1 && next !== kind) want.orKinds = [next.id];
+		// Of every third some may be bought: a few of some, nearly all of others.
+		if (i % 3 === 1) want.buys = { most: Math.ceil((want.target * (1 + (g % 4))) / 4), each: 6 };
 		// Of every third half would do, and ten weeks late.
 		return i % 3 === 2 ? alsoDoing(want, { enough: Math.ceil(want.target / 2), lateWeeks: 10 }) : want;
 	});
@@ -114,7 +116,7 @@ export function keepJoint(kinds: readonly Kind[], gardens: number, runs: number,
 	const d = dice(seed);
 	const found: Kept[] = [];
 	for (let g = 0; g < gardens; g++) {
-		const { climate, r } = inventGarden(kinds, d);
+		const { climate, r } = inventGarden(kinds, d, g);
 		const { chosen, promised } = solveJoint(r, solvers, exactOf(r));
 		const told = r.wants.map((want, w): Kept => {
 			const parts = chosen[w]!.parts;
@@ -126,9 +128,9 @@ export function keepJoint(kinds: readonly Kind[], gardens: number, runs: number,
 		for (let run = 0; run < runs; run++) {
 			const season = yearByChance(climate, d);
 			const worlds = new Map<string, World>();
-			chosen.forEach(({ parts, as: want }, w) => {
+			chosen.forEach(({ parts, buys, as: want }, w) => {
 				if (parts.length === 0) return;
-				let there = 0;
+				let there = buys;
 				for (const { c, n } of parts) {
 					const { kind } = r.kinds.get(c.source.kindId)!;
 					const key = `${kind.id} ${c.way.id}`;

@@ -16,6 +16,8 @@ const en = {
 	fewerThatWouldDo: 'Fewer that would do',
 	emptyAllOfThem: 'Empty: all of them or it is not met.',
 	weeksThatItMay: 'Weeks that it may be late',
+	ofThemMayBe: 'Of them may be bought',
+	thePlanBuysAs: 'Empty: all are grown. The plan buys where growing gives too few or is far more work.',
 	ifNotAllWants: 'If not all wants can be met',
 	thisBeforeOthers: 'This before others',
 	thisLikeOthers: 'This like others',
@@ -56,6 +58,8 @@ const en = {
 	hangsMostOnOf: (hinge: Said, code: Said) => `Hangs most on ${hinge} of ${code}.`,
 	planted: (planted: Said) => `${planted} planted.`,
 	growing: (growing: Said) => `${growing} growing.`,
+	toBuy: (count: number) => `${count} to buy.`,
+	bought2: (count: number) => `${count} bought.`,
 	planned: (planned: Said) => `${planned} planned.`,
 	nothingPlannedOrGrowing: 'Nothing planned or growing.',
 	inHand: 'in hand',
@@ -132,6 +136,21 @@ const en = {
 	mediumCoverHormone: (say: Said, medium: Said, cover: Said, hormone: Said) =>
 		`${say}. Medium: ${medium}. Cover: ${cover}. Hormone: ${hormone}.`,
 	window: (window: Said) => `Window: ${window}.`,
+
+	// Bought
+	toBeBought: (count: number, cost: Said) => `${count} to be bought, ${cost}`,
+	soManyAreToBe: (count: number) => `${count} of them ${count === 1 ? 'is' : 'are'} to be bought.`,
+	soManyWereBought: (count: number) => `${count} of them ${count === 1 ? 'was' : 'were'} bought.`,
+	noneIsNeeded: 'With what grows as it stands none is needed any more.',
+	soManyWouldDo: (count: number) => `With what grows as it stands ${count} would do.`,
+	theyAreBought: 'They are bought',
+	bought3: 'Bought',
+	buySomeOfThem: 'Buy some of them',
+	anotherNumberToBe: 'Another number to be bought',
+	toBeBought2: 'To be bought',
+	noneGrowsAll: '0: none.',
+	putThemOnThe: 'Save',
+	someWereBought: 'Some were bought already',
 
 	// WayBest
 	forItsStock: (count: number, due: Said) => `for its stock: ${count} to take from by ${due}`,

@@ -107,6 +107,9 @@ const SHOWN = [
 			number('confidence'),
 			whole('enough'),
 			whole('late_weeks'),
+			whole('may_buy'),
+			whole('buying'),
+			whole('bought'),
 			text('weighs'),
 			date('dropped_on')
 		],

@@ -5,10 +5,11 @@ import type { PlanAsked } from './jointSolved.js';
 import { isoOf } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { bindsOf, kindsFor } from '$lib/core/joint/index.js';
+import { bindsOf } from '$lib/core/joint/index.js';
 import type { Bound, Change } from '$lib/core/joint/index.js';
 import { sayBinds, sayChange, sayDoing } from '$lib/core/joint/words.js';
 import type { ChangeSaid } from '$lib/core/joint/words.js';
+import { priceOf } from '$lib/core/ledger/wish.js';
 
 export interface BindView {
 	wantId: string;
@@ -23,7 +24,8 @@ export interface ChangeView {
 
 /** How it is done: the want asked for otherwise, the plan made with more money, or a screen where it is set. */
 export type ChangeDone = { words: string } & (
-	| { want: { place?: string; target?: number; due?: string; confidence?: number; note?: string } }
+	| { want: { place?: string; target?: number; due?: string; confidence?: number } }
+	| { buy: { count: number } }
 	| { grow: { kind: string; plants: number; by: string; until: string } }
 	| { spend: number }
 	| { go: string }
@@ -37,8 +39,8 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 	const at = request.wants.findIndex((w) => w.id === only);
 	return bindsOf({ ...joint, coming: joint.coming() }, [at]).map((b): BindView => {
 		const want = request.wants[b.want]!;
-		// Of several kinds that would do, the cheapest is bought.
-		const price = Math.min(...kindsFor(want).map((id) => m.kinds.get(id)!.price.v));
+		const row = joint.ask.snapshot.wants.find((w) => w.id === want.id)!;
+		const price = priceOf(m.kinds, row);
 		const said = (c: Change): ChangeSaid => {
 			switch (c.of) {
 				case 'room':
@@ -66,7 +68,7 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 			says: waits(b) ? 'It waits for the stock that you are growing.' : sayBinds(b.by),
 			changes: ranked(b).map(({ change, odds }): ChangeView => {
 				const c = said(change);
-				const words = sayDoing(c, want.target, currency);
+				const words = sayDoing(c, { target: want.target, oneAge: want.oneAge ?? false }, currency);
 				const how = words === null ? null : doneBy(change, c);
 				return { says: sayChange(c, odds, m.garden.units, currency), does: how && { words: words!, ...how } };
 			})
@@ -81,7 +83,7 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 				case 'confidence':
 					return { want: { confidence: change.to } };
 				case 'money':
-					return { want: { target: want.target - change.plants, note: `${change.plants} of them bought` } };
+					return { buy: { count: row.buying + change.plants } };
 				case 'spend':
 					return { spend: (asked.spend ?? 0) + change.more };
 				case 'minutes':

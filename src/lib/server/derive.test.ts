@@ -69,6 +69,8 @@ describe('state', () => {
 			'move',
 			'want',
 			'drop',
+			'buy',
+			'bought',
 			'strike',
 			'strike',
 			'check',
@@ -118,6 +120,10 @@ describe('state', () => {
 						shape: null
 					})
 				];
+			case 'buy':
+				return [act('want.buying', id('want'), { count: m % 4 })];
+			case 'bought':
+				return [act('want.bought', id('want'), { count: (m % 3) + 1 })];
 			case 'drop':
 				return [act('want.dropped', id('want'), { why: '' })];
 			case 'strike':

@@ -13,12 +13,13 @@ import { solver } from './solver.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
 import { stockPlantOf, takingsFrom } from './takings.js';
-import { keepOf, waitsFor } from './wants.js';
+import { othersOf, standingOf, waitsFor } from './wants.js';
 import { dayNumber, isoOf, yearOf } from '$lib/core/dates.js';
 import { JOINT, kindsFor, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { JointRequest, JointWant, Rules, Source, Weights } from '$lib/core/joint/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
+import { boughtFor, priceOf } from '$lib/core/ledger/wish.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
@@ -37,6 +38,8 @@ export interface JointAsk {
 	all: ReadonlyMap<string, number>;
 	/** Batches of each want that are only planned and open to change. */
 	gives: ReadonlyMap<string, readonly Batch[]>;
+	/** All wants as they stand, where what is only planned is open to change as well. */
+	whole: readonly state.WantRow[];
 	/** Wants that nothing is planned for, and why. */
 	left: readonly { wantId: string; why: Left }[];
 }
@@ -52,7 +55,13 @@ export interface JointOptions {
 export async function jointAsk(garden: Garden, options: JointOptions = {}): Promise<JointAsk> {
 	const db = database();
 	const [m, whole, solve] = await Promise.all([modelOf(garden), snapshotOf(garden.id), solver()]);
-	const snapshot = options.anew ? { ...whole, living: whole.living.filter((b) => b.status !== 'planned') } : whole;
+	const snapshot = options.anew
+		? {
+				...whole,
+				living: whole.living.filter((b) => b.status !== 'planned'),
+				wants: whole.wants.map((w) => ({ ...w, buying: 0 }))
+			}
+		: whole;
 	const open = snapshot.wants
 		.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id))
 		.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
@@ -78,7 +87,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		const otherwise = wouldDo(wish).filter((o) => o.due >= m.today && o.due <= m.today + MOST_DAYS);
 		const last = otherwise.reduce((day, o) => Math.max(day, o.due), due);
 		const batches = mine.get(w.id)!;
-		const planted = batches.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
+		const planted = standingOf(w, batches);
 		const why =
 			planted >= w.target
 				? 'met'
@@ -102,6 +111,8 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
+				buys: w.may_buy > boughtFor(w) ? { most: w.may_buy - boughtFor(w), each: priceOf(m.kinds, w) } : null,
+				bought: boughtFor(w),
 				waits: waitsFor(snapshot.wants, w, m.today) !== null,
 				ground: groundFor(m, snapshot, w, new Set(ids(batches))),
 				already: oddsOf(m, snapshot, w, batches).pmf,
@@ -121,13 +132,12 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		rules: options.rules
 	};
 	const all = new Map(open.map((w) => [w.id, ofWants.filter((b) => b.wantId === w.id && b.status !== 'dropped').length]));
-	return { m, snapshot, request, mine, gives, all, left };
+	return { m, snapshot, request, mine, gives, all, whole: whole.wants, left };
 }
 
 /** The odds of a want with some batches: the same that Wants tells of those that it has. */
 export function oddsOf(m: Model, snapshot: Snapshot, w: state.WantRow, batches: readonly Batch[]): WantOdds {
-	const parents = w.purpose === 'keep' ? [keepOf(m, m.kinds.get(w.kind_id)!, snapshot.stocks, dayNumber(w.due)).pmf] : [];
-	return wantOdds(w.target, parents, wantParts(m, batches, dayNumber(w.due)).parts);
+	return wantOdds(w.target, othersOf(m, w, snapshot.stocks), wantParts(m, batches, dayNumber(w.due)).parts);
 }
 
 function sourceOf(m: Model, s: state.StockRow, batches: readonly Batch[]): Source {

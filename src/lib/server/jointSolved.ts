@@ -105,14 +105,18 @@ async function begin(garden: Garden, choice: PlanChoice): Promise<Working> {
 	const told = new Map<string, Float64Array>(
 		request.wants.flatMap((w) => [w, ...(w.otherwise ?? [])].map((x) => [`${w.id} ${x.due} `, x.already] as const))
 	);
-	const standsOf = (want: JointWant, key: string, batches: () => Batch[]): Float64Array => {
+	const standsOf = (want: JointWant, key: string, batches: () => Batch[], buys = 0): Float64Array => {
 		const name = `${want.id} ${want.due} ${key}`;
 		let pmf = told.get(name);
-		if (!pmf) told.set(name, (pmf = oddsOf(m, snapshot, asRow(want), [...mine.get(want.id)!, ...batches()]).pmf));
+		if (!pmf) {
+			const row = asRow(want);
+			const with_ = { ...row, buying: row.buying + buys };
+			told.set(name, (pmf = oddsOf(m, snapshot, with_, [...mine.get(want.id)!, ...batches()]).pmf));
+		}
 		return pmf;
 	};
 	const already: Joint['already'] = (want) => standsOf(want, '', () => []);
-	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)));
+	const stands: Joint['stands'] = (want, x) => standsOf(want, x.key, () => x.parts.map((part) => batchOf(want, part)), x.buys);
 	const exact: Exact = (want, x) => atLeast(stands(want, x), want.target);
 	const elsewhere: Joint['elsewhere'] = (want) =>
 		groundElsewhere(m, snapshot, asRow(want), new Set(mine.get(want.id)!.map((b) => b.id)));

@@ -19,14 +19,15 @@ import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import { withLabel, withVariety } from '$lib/core/handbook/names.js';
 import type { Aim } from '$lib/core/joint/aims.js';
-import { byHand, lastDayOf, solveJoint, standsIn, tell } from '$lib/core/joint/index.js';
+import { boughtFor, byHand, lastDayOf, solveJoint, standsIn, tell } from '$lib/core/joint/index.js';
 import type { Solved } from '$lib/core/joint/index.js';
-import { sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
+import { sayBuy, sayMet, sayMove, sayReplanned } from '$lib/core/joint/words.js';
 import { inHand } from '$lib/core/ledger/batch.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import { atLeast, quantilesOf } from '$lib/core/odds/strike.js';
 import { standing } from '$lib/core/odds/words.js';
 import { effortOf } from '$lib/core/plan/effort.js';
+import { buyFrom } from '$lib/core/round/buying.js';
 import { ok } from '$lib/core/result.js';
 import type { Result } from '$lib/core/result.js';
 import { wantedName } from '$lib/core/ledger/wish.js';
@@ -67,6 +68,8 @@ export interface PlaceNamed {
 export interface Totals {
 	met: number;
 	batches: number;
+	/** Plants to buy. */
+	buys: number;
 	minutes: number;
 	cost: number;
 }
@@ -92,6 +95,11 @@ export interface WantPlanned {
 	standing: ReturnType<typeof standing>;
 	minutes: number;
 	cost: number;
+	/** Plants to buy for it, and what of the cost that is. */
+	buys: number;
+	buysCost: number;
+	/** What is planned to be bought already. */
+	buying: number;
 	/** Batches that it has already: if there are others when the plan is taken, someone else was quicker. */
 	beside: number;
 	batches: BatchPlanned[];
@@ -130,7 +138,8 @@ export interface Move {
 	on: string;
 	last: string;
 	says: string;
-	guide: string;
+	/** The guide to its cut; null for what is bought. */
+	guide: string | null;
 }
 
 export interface LoadView {
@@ -156,17 +165,19 @@ export async function planView({ watch, ...asked }: PlanAsked & { watch: Watched
 
 export interface HandAsked extends PlanAsked {
 	batches: { want: string; way: string; stock: string; on: string; pieces: number; pinned: boolean }[];
+	/** Plants to buy. */
+	buys: { want: string; count: number }[];
 	/** Those that are pinned stay, all else is looked for anew. */
 	resolve: boolean;
 }
 
 /** The plan changed by hand: as it was told, or with the rest found anew around it. */
-export async function handView({ batches, resolve, ...asked }: HandAsked): Promise<Result<PlanView>> {
+export async function handView({ batches, buys, resolve, ...asked }: HandAsked): Promise<Result<PlanView>> {
 	const joint = await jointOf(asked);
 	const all = batches.map((b) => ({
 		...{ wantId: b.want, wayId: b.way, sourceId: b.stock, on: dayNumber(b.on), pieces: b.pieces, pinned: b.pinned }
 	}));
-	const told = byHand(joint.solved.p, all, joint.exact);
+	const told = byHand(joint.solved.p, all, joint.exact, new Map(buys.map((b) => [b.want, b.count])));
 	if (!told.ok) return told;
 	const usual = totalsOf(joint.solved);
 	if (!resolve) {
@@ -206,8 +217,14 @@ function shown(
 				due: row.due,
 				confidence: row.confidence
 			},
-			waits: w.batches.length === 0 && ask.all.get(row.id) === 0 && waitsFor(snapshot.wants, row, m.today) !== null,
+			waits:
+				w.batches.length === 0 && w.buys === 0 && ask.all.get(row.id) === 0 && waitsFor(snapshot.wants, row, m.today) !== null,
 			...{ odds: solved.odds[i]!, alone: atLeast(request.wants[i]!.already, row.target), minutes: w.minutes, cost: w.cost },
+			...{
+				buys: w.buys,
+				buysCost: boughtFor(request.wants[i]!, solved.chosen[i]!),
+				buying: ask.whole.find((x) => x.id === row.id)!.buying
+			},
 			standing: standing(solved.odds[i]!, row.confidence),
 			instead: w.as === request.wants[i] ? null : { target: w.as.target, due: isoOf(w.as.due), odds: solved.promised[i]! },
 			usually: quantilesOf(joint.stands(request.wants[i]!, solved.chosen[i]!)).p50,
@@ -235,13 +252,27 @@ function shown(
 	});
 	const rooms = request.rooms.filter(standsIn).map(({ id }) => ({ id, name: placeName.get(id) ?? '' }));
 	const moves = wants
-		.flatMap((w) =>
-			w.batches.map((b): Move => ({
-				...{ wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}`, on: b.on, last: b.last },
-				says: sayMove({ pieces: b.pieces, piece: b.piece, kind: b.kind, on: b.on, last: b.last, today }),
-				guide: `guide/${b.kindId}/${b.wayId}`
-			}))
-		)
+		.flatMap((w) => {
+			const of = { wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}` };
+			const by = { count: w.buys, name: w.name, by: w.due, cost: w.buysCost };
+			return [
+				...w.batches.map((b): Move => ({
+					...{ ...of, on: b.on, last: b.last, guide: `guide/${b.kindId}/${b.wayId}` },
+					says: sayMove({ pieces: b.pieces, piece: b.piece, kind: b.kind, on: b.on, last: b.last, today })
+				})),
+				...(w.buys === 0
+					? []
+					: [
+							{
+								...of,
+								on: isoOf(buyFrom(dayNumber(w.due), m.today)),
+								last: w.due,
+								guide: null,
+								says: sayBuy(by, m.garden.data.currency)
+							}
+						])
+			];
+		})
 		.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.want < b.want ? -1 : 1));
 	const met = wants.filter((w) => w.standing === 'in hand').length;
 	const otherwise = wants.filter(
@@ -264,7 +295,7 @@ function shown(
 }
 
 /** What was planned against what would be planned, want by want. */
-function changesOf({ ask: { m, snapshot, gives, mine } }: Joint, wants: readonly WantPlanned[]): PlanView['changes'] {
+function changesOf({ ask: { m, snapshot, gives, mine, whole } }: Joint, wants: readonly WantPlanned[]): PlanView['changes'] {
 	const says: string[] = [];
 	let stay = 0;
 	for (const w of wants) {
@@ -273,11 +304,12 @@ function changesOf({ ask: { m, snapshot, gives, mine } }: Joint, wants: readonly
 		const old = there.filter((b) => !w.batches.some((x) => isPlannedAs(b, asked(x))));
 		const now = w.batches.filter((x) => !there.some((b) => isPlannedAs(b, asked(x))));
 		stay += there.length - old.length;
-		if (there.length === 0 || (old.length === 0 && now.length === 0)) continue;
-		const row = snapshot.wants.find((x) => x.id === w.id)!;
+		const row = whole.find((x) => x.id === w.id)!;
+		if (there.length === 0 && row.buying === 0) continue;
+		if (old.length === 0 && now.length === 0 && row.buying === w.buys) continue;
 		says.push(
 			sayReplanned({
-				...{ want: `${w.target} ${w.name}`, then: w.odds, now },
+				...{ want: `${w.target} ${w.name}`, then: w.odds, now, buys: [row.buying, w.buys] },
 				old: old.map((b) => ({ pieces: b.plannedCount, on: b.plannedOn! })),
 				before: atLeast(oddsOf(m, snapshot, row, [...mine.get(w.id)!, ...there]).pmf, w.target)
 			})
@@ -314,8 +346,12 @@ function notShown(m: Model, way: string): PlanView['not'] {
 const totalsOf = ({ chosen, odds, p }: Solved): Totals => ({
 	met: odds.filter((o, w) => standing(o, p.r.wants[w]!.confidence) === 'in hand').length,
 	batches: chosen.reduce((n, x) => n + x.parts.length, 0),
+	buys: chosen.reduce((n, x) => n + x.buys, 0),
 	minutes: chosen.reduce((n, x) => n + x.parts.reduce((s, { c, n: k }) => s + p.field.effortOf(c, k).minutes, 0), 0),
-	cost: chosen.reduce((n, x) => n + x.parts.reduce((s, { c, n: k }) => s + p.field.effortOf(c, k).cost, 0), 0)
+	cost: chosen.reduce(
+		(n, x, w) => n + boughtFor(p.r.wants[w]!, x) + x.parts.reduce((s, { c, n: k }) => s + p.field.effortOf(c, k).cost, 0),
+		0
+	)
 });
 
 /** Of sets of places those that tell something of their own: each place that plants stand in, and the fullest together. */

@@ -145,3 +145,34 @@ describe('a want changed in place', () => {
 		expect(await code(record(writer, [want(id, { due: ACTS_TODAY }, { seen: second.version })]))).toBe('want.past');
 	});
 });
+
+describe('plants that are bought towards a want', () => {
+	it('count with those that grow: planned ones until they are undone, bought ones once they stand', async () => {
+		const wanted = uuidv7();
+		expect(await code(record(writer, [want(wanted, { kind_id: 'sage', may_buy: 5 })]))).toBe('ok');
+		expect(await view(wanted)).toMatchObject({ mayBuy: 5, buying: 0, bought: 0, odds: 0, standing: 'no plan' });
+		const plan = await record(writer, [act('want.buying', wanted, { count: 8 })]);
+		expect(await view(wanted)).toMatchObject({ buying: 8, odds: 1, oddsGrowing: 0, standing: 'in hand', planted: 0 });
+		expect(await code(record(writer, [act('want.buying', wanted, { count: 9 })]))).toBe('want.buy');
+		// Nothing grows: all of them are needed.
+		expect((await view(wanted)).wouldBuy).toBe(8);
+		// Bought in two goes: what is still to be goes down by as many.
+		expect(await code(record(writer, [act('want.bought', wanted, { count: 3 })]))).toBe('ok');
+		expect(await view(wanted)).toMatchObject({ buying: 5, bought: 3, odds: 1, oddsGrowing: 0, planted: 3 });
+		expect(await code(record(writer, [act('want.buying', wanted, { count: 6 })]))).toBe('want.buy');
+		expect(await code(record(writer, [act('want.bought', wanted, { count: 5 })]))).toBe('ok');
+		expect(await view(wanted)).toMatchObject({ buying: 0, bought: 8, standing: 'met' });
+		// Another number, all else as it stands: what was bought stays.
+		expect(await code(record(writer, [want(wanted, { kind_id: 'sage', target: 12 })]))).toBe('ok');
+		expect(await view(wanted)).toMatchObject({ bought: 8, odds: 0 });
+		// The plan undone: those that were bought were bought none the less.
+		if (!plan.ok) throw new Error('refused');
+		await undo(writer, plan.value.ids[0]!, uuidv7());
+		expect(await view(wanted)).toMatchObject({ buying: 0, bought: 8 });
+	});
+
+	it('are none of a hedge, and no more than are wanted', async () => {
+		expect(await code(record(writer, [want(uuidv7(), { purpose: 'hedge', may_buy: 2 })]))).toBe('want.one-age');
+		expect(await code(record(writer, [want(uuidv7(), { may_buy: 9 })]))).toBe('want.buy');
+	});
+});

@@ -61,6 +61,11 @@ export const batchAsked = z.strictObject({
 	pieces: z.number().int().min(1).max(5000)
 });
 
+/** Plants to buy for a want. */
+export const buyAsked = z.strictObject({ want: z.uuid(), count: z.number().int().min(0).max(2_000) });
+/** Taken with the plan: how many are to be bought in all, and how many were when it was made. */
+export const buyTaken = buyAsked.extend({ was: z.number().int().min(0).max(2_000) });
+
 /** Is a batch planned just as it is asked for: nothing to write, nothing that gives way? */
 export const isPlannedAs = (b: Batch, x: z.infer<typeof batchAsked>): boolean =>
 	b.wantId === x.want && b.wayId === x.way && b.stockId === x.stock && b.plannedOn === x.on && b.plannedCount === x.pieces;
@@ -76,5 +81,6 @@ export const handRequest = z.strictObject({
 	free: z.array(z.uuid()).max(MOST_FREE).default([]),
 	spend: z.number().min(0).max(MOST_SPENT).nullable().default(null),
 	batches: z.array(batchAsked.extend({ pinned: z.boolean().default(false) })).max(MOST_BATCHES),
+	buys: z.array(buyAsked).max(MOST_BATCHES).default([]),
 	resolve: z.boolean().default(false)
 });

@@ -12,8 +12,13 @@ export const repairsOf = (plan: PlanView, today: string): Repair[] =>
 			const move = first && { ...first, today };
 			return {
 				...{ id: w.id, name: w.name, label: w.label, target: w.target, due: w.due, confidence: w.confidence },
-				...{ odds: w.alone, begun: w.beside > 0, on: first?.on ?? null, last: first?.last ?? null },
-				says: sayRepair(move ?? null, others.length, { odds: w.odds, target: w.target, met: w.standing === 'in hand' })
+				...{ odds: w.alone, begun: w.beside > 0, on: first?.on ?? null, last: first?.last ?? (w.buys > 0 ? w.due : null) },
+				says: sayRepair(move ?? null, others.length, {
+					odds: w.odds,
+					target: w.target,
+					met: w.standing === 'in hand',
+					buys: w.buys
+				})
 			};
 		})
 		.sort((a, b) => ((a.last ?? a.due) < (b.last ?? b.due) ? -1 : 1));

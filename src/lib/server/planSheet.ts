@@ -13,6 +13,7 @@ const DOES: Record<string, string> = {
 
 /** Strikes first in order of their days, then what follows them, each under its month. */
 export function planRows(plan: PlanView): TickRow[] {
+	const bought = plan.moves.flatMap((m) => (m.guide === null ? [{ on: m.on, title: m.says, how: `For ${m.want}.` }] : []));
 	const rows = plan.wants.flatMap((w) =>
 		w.batches.flatMap((b) =>
 			b.stages.flatMap((s, i) => {
@@ -32,7 +33,7 @@ export function planRows(plan: PlanView): TickRow[] {
 			})
 		)
 	);
-	return rows
+	return [...rows, ...bought]
 		.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))
 		.map((r) => ({ head: monthOf(r.on), what: r.title, how: r.how }));
 }

@@ -28,7 +28,9 @@ import { winterLook } from '$lib/core/round/tasks.js';
 import type { Task } from '$lib/core/round/tasks.js';
 import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
-import { anyOf, kindsOfWant } from '$lib/core/ledger/wish.js';
+import { anyOf, boughtFor, kindsOfWant, priceOf, wantedName } from '$lib/core/ledger/wish.js';
+import { sayCost } from '$lib/core/numbers.js';
+import { buyFrom } from '$lib/core/round/buying.js';
 import { CARE_WORDS } from '$lib/core/round/words.js';
 import { sayVolume } from '$lib/core/units/index.js';
 
@@ -73,9 +75,9 @@ function stageTasks(w: RoundWorld, day: DayNumber): Task[] {
 
 /** Wants for which nothing grows yet, while the window of one of their ways is open. */
 function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
-	const served = new Set(w.batches.map((b) => b.wantId));
 	return w.wants.flatMap((want): RoundTask[] => {
-		if (want.dropped_on || dayNumber(want.due) < day || served.has(want.id) || waitsFor(w.wants, want, day)) return [];
+		const served = w.batches.some((b) => b.wantId === want.id) || boughtFor(want) >= want.target;
+		if (want.dropped_on || dayNumber(want.due) < day || served || waitsFor(w.wants, want, day)) return [];
 		// Of several kinds that would do, the first that it can be planned of today.
 		return kindsOfWant(want)
 			.flatMap((id) => w.kinds.get(id) ?? [])
@@ -120,6 +122,40 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 		];
 	}
 }
+
+/** What grows may have done well since it was planned. */
+const fewerSaid = (few: number, of: number): string =>
+	few === of
+		? ''
+		: few === 0
+			? ' With what grows as it stands none is needed any more.'
+			: ` With what grows as it stands ${few} would do.`;
+
+/** Plants that are still to be bought towards a want. */
+const toBuy = (w: RoundWorld, day: DayNumber): RoundTask[] =>
+	w.wants.flatMap((want): RoundTask[] => {
+		const due = dayNumber(want.due);
+		if (want.dropped_on || want.buying === 0 || due < day) return [];
+		const from = asksFrom('buy', buyFrom(due, day), w.marks('buy', want.id), 14);
+		const name = wantedName(w.kinds, want);
+		const each = priceOf(w.kinds, want);
+		return [
+			task({
+				key: `buy:${want.id}`,
+				work: 'buy',
+				title: `Buy ${want.buying} ${name}${want.label ? `, ${want.label}` : ''}`,
+				from,
+				by: Math.max(due, from),
+				late: false,
+				placeId: null,
+				targets: [want.id],
+				link: `wants/${want.id}#bought`,
+				count: want.buying,
+				minutes: 0,
+				why: `Towards the ${want.target} that you want by ${sayDate(want.due, false)}: ${sayCost(want.buying * each, w.garden.data.currency)}.${fewerSaid(w.wouldBuy.get(want.id) ?? want.buying, want.buying)} Look for roots that hold the soil, and for vine weevil, scale and mildew; let them stand apart for two weeks.`
+			})
+		];
+	});
 
 const VERB: Record<string, string> = {
 	strike: 'Strike',
@@ -279,6 +315,7 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			...waking(w, day),
 			...outForGood(w, day),
 			...openWindows(w, day),
+			...toBuy(w, day),
 			...groundTasks(w, day)
 		],
 		cares

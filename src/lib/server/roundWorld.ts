@@ -11,6 +11,7 @@ import type { MovesOrdered } from './movesView.js';
 import { snapshotOf } from './snapshot.js';
 import { solver } from './solver.js';
 import type * as state from './store/state.js';
+import { wantViews } from './wants.js';
 import { winterIn } from './winterPlan.js';
 import type { Winter } from './winterPlan.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
@@ -33,6 +34,8 @@ export interface RoundWorld {
 	batches: readonly Batch[];
 	stocks: readonly state.StockRow[];
 	wants: readonly state.WantRow[];
+	/** By want: of those that are to be bought so many would do. */
+	wouldBuy: ReadonlyMap<string, number>;
 	marks: Marks;
 	vessels: VesselChoice[];
 	/** Where each plant spends the winter: worked out when it is first asked for. */
@@ -52,6 +55,8 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 	let moves: MovesOrdered | null | undefined;
 	const { living: batches, stocks, wants, cares } = snapshot;
 	const marks = marksOf(cares);
+	const buying = wants.filter((w) => w.buying > 0 && !w.dropped_on);
+	const views = await Promise.all(buying.map((w) => wantViews(garden, w.id, { brief: true })));
 	return {
 		garden,
 		model,
@@ -62,6 +67,7 @@ export async function roundWorld(garden: Garden): Promise<RoundWorld> {
 		batches,
 		stocks,
 		wants,
+		wouldBuy: new Map(views.flat().map((v) => [v.id, v.wouldBuy])),
 		vessels,
 		winter: () => (winter ??= winterIn(model, snapshot, solve)),
 		moves: () => (moves === undefined ? (moves = keptMoves(model, snapshot)) : moves),

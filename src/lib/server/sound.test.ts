@@ -126,6 +126,8 @@ describe('what is not there', () => {
 		const work = { care: 'water', place_id: null, targets: [nobody] };
 		for (const [a, code] of [
 			[act('want.dropped', nobody, { why: '' }), 'want.unknown'],
+			[act('want.buying', nobody, { count: 2 }), 'want.unknown'],
+			[act('want.bought', nobody, { count: 2 }), 'want.unknown'],
 			[act('place.closed', nobody, {}), 'place.unknown'],
 			[act('place.walked', nobody, { walk: 3 }), 'place.unknown'],
 			[act('stock.moved', nobody, { place_id: nobody }), 'stock.unknown'],

@@ -10,11 +10,11 @@ import type { Snapshot } from './snapshot.js';
 import * as state from './store/state.js';
 import { stockPlantOf, takingsFrom } from './takings.js';
 import { wantParts } from './wantParts.js';
-import { keepOf } from './wants.js';
+import { keepOf, othersOf } from './wants.js';
 import { dayNumber, yearOf } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/names.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
-import { anyOf, kindsOfWant } from '$lib/core/ledger/wish.js';
+import { anyOf, kindsOfWant, priceOf } from '$lib/core/ledger/wish.js';
 import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { canGive } from '$lib/core/material/capacity.js';
 import type { keepThrough } from '$lib/core/plan/keep.js';
@@ -68,6 +68,7 @@ export async function wouldTake(
 	const want: state.WantRow = {
 		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
 		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const, waits_for: null },
+		...{ may_buy: 0, buying: 0, bought: 0 },
 		...draft
 	};
 	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({
@@ -115,7 +116,7 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 	const target = want.target;
 	const keep = want.purpose === 'keep' ? keepOf(m, first, stocks, due) : null;
 	const growing = wantParts(m, ofWant, due).parts;
-	const others = keep ? [keep.pmf] : [];
+	const others = othersOf(m, want, snapshot.stocks);
 	const result: WantPlan = {
 		choices,
 		stockId: null,
@@ -123,8 +124,8 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 		plan: null,
 		why: null,
 		keep,
-		buying: target * Math.min(...kinds.map((k) => k.price.v)),
-		beside: ofWant.length > 0 || keep !== null,
+		buying: target * priceOf(m.kinds, want),
+		beside: ofWant.length > 0 || others.length > 0,
 		target
 	};
 	const chosen = stockId

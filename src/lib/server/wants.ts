@@ -13,13 +13,15 @@ import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
+import { certain } from '$lib/core/odds/chain.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
 import { wouldDo } from '$lib/core/joint/otherwise.js';
 import { keepThrough } from '$lib/core/plan/keep.js';
+import { fewestToBuy } from '$lib/core/round/buying.js';
 import { hangsOn, wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { ColdFelt } from '$lib/core/season/cold.js';
 import { wintersIn } from '$lib/core/season/season.js';
-import { kindNamed, kindsOfWant, wantedName } from '$lib/core/ledger/wish.js';
+import { boughtFor, kindNamed, kindsOfWant, wantedName } from '$lib/core/ledger/wish.js';
 import type { InsideWinters } from '$lib/core/shelter/index.js';
 
 export interface WantView {
@@ -45,6 +47,12 @@ export interface WantView {
 	enough: number | null;
 	lateWeeks: number;
 	weighs: state.WantRow['weighs'];
+	/** So many may be bought, are still to be, and were. */
+	mayBuy: number;
+	buying: number;
+	bought: number;
+	/** Of those to be bought so many would do. */
+	wouldBuy: number;
 	standing: ReturnType<typeof standingWord> | 'met' | 'missed' | 'no plan' | 'waits';
 	/** The stock that is grown first for it, while nothing is planned from that. */
 	waits: { id: string; target: number; due: string } | null;
@@ -96,25 +104,23 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 
 	function viewed(w: state.WantRow, mine: readonly Batch[]): WantView {
 		const due = dayNumber(w.due);
-		const kind = kinds.get(w.kind_id);
-		// The parent under shelter counts as well when the aim is to keep one alive.
-		const parents = w.purpose === 'keep' && kind ? [keepOf(m, kind, stocks, due).pmf] : [];
+		const parents = othersOf(m, w, stocks);
 		const { parts, each: found } = wantParts(m, mine, due);
 		const all = wantOdds(w.target, parents, parts);
 		const stock = mine.length === 0 && due >= now ? waitsFor(wants, w, now) : null;
 		const growing =
-			brief || found.every(({ batch }) => batch.status !== 'planned')
+			brief || (w.buying === 0 && found.every(({ batch }) => batch.status !== 'planned'))
 				? all
 				: wantOdds(
 						w.target,
-						parents,
+						othersOf(m, w, stocks, false),
 						wantParts(
 							m,
 							mine.filter((b) => b.status !== 'planned'),
 							due
 						).parts
 					);
-		const planted = mine.reduce((n, b) => n + b.planted - b.lostPlanted, 0);
+		const planted = standingOf(w, mine);
 		const hinge =
 			!brief && found.length > 0 && planted < w.target
 				? hangsOn(
@@ -159,6 +165,8 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 			waits: stock && { id: stock.id, target: stock.target, due: stock.due },
 			wouldDo: planted >= w.target || standingWord(all.probability, w.confidence) === 'in hand' ? [] : others,
 			...{ enough: w.enough, lateWeeks: w.late_weeks, weighs: w.weighs },
+			...{ mayBuy: w.may_buy, buying: w.buying, bought: w.bought },
+			wouldBuy: fewestToBuy(all.pmf, w),
 			quantiles: { p05: all.quantiles.p05, p50: all.quantiles.p50, p95: all.quantiles.p95 },
 			pmf: [...all.pmf],
 			planted,
@@ -190,6 +198,10 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 	}
 }
 
+/** Of a want stand already: planted and alive, or bought. */
+export const standingOf = (w: state.WantRow, batches: readonly Batch[]): number =>
+	batches.reduce((n, b) => n + b.planted - b.lostPlanted, w.bought);
+
 const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches.length * 300, true);
 
 /** What the odds of a want hang on besides the season: its batches, what others of their ways have taught, its parents. */
@@ -207,6 +219,17 @@ const leansOn = (m: Model, w: state.WantRow, mine: readonly Batch[], stocks: rea
 export function waitsFor(wants: readonly state.WantRow[], w: state.WantRow, today: DayNumber): state.WantRow | null {
 	const stock = w.waits_for === null ? undefined : wants.find((x) => x.id === w.waits_for);
 	return stock && !stock.dropped_on && dayNumber(stock.due) >= today ? stock : null;
+}
+
+/** Counts that come of no batch: parents kept alive where that is the aim, and plants that are bought. @param planned those still to be bought as well */
+export function othersOf(m: Model, w: state.WantRow, stocks: readonly state.StockRow[], planned = true): Float64Array[] {
+	const kind = m.kinds.get(w.kind_id);
+	const bought = planned ? boughtFor(w) : w.bought;
+	return [
+		// The parent under shelter counts as well when the aim is to keep one alive.
+		...(w.purpose === 'keep' && kind ? [keepOf(m, kind, stocks, dayNumber(w.due)).pmf] : []),
+		...(bought > 0 ? [certain(bought)] : [])
+	];
 }
 
 /** What comes of the parents of a kind by a day, where they stand or are best brought. */

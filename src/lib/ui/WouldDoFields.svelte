@@ -7,9 +7,12 @@
 	interface Props {
 		enough?: number | null;
 		lateWeeks?: number;
+		mayBuy?: number;
+		/** What is to grow up alike is not bought in part. */
+		oneAge?: boolean;
 		weighs?: 'first' | 'alike' | 'last';
 	}
-	let { enough = null, lateWeeks = 0, weighs = 'alike' }: Props = $props();
+	let { enough = null, lateWeeks = 0, mayBuy = 0, oneAge = false, weighs = 'alike' }: Props = $props();
 </script>
 
 <Fold label={texts.ifItCantBe}>
@@ -22,6 +25,15 @@
 			hint={texts.emptyAllOfThem}
 		/>
 		<Field label={texts.weeksThatItMay} name="late_weeks" value={String(lateWeeks)} numeric />
+		{#if !oneAge}
+			<Field
+				label={texts.ofThemMayBe}
+				name="may_buy"
+				value={mayBuy === 0 ? '' : String(mayBuy)}
+				numeric
+				hint={texts.thePlanBuysAs}
+			/>
+		{/if}
 		<SelectField
 			label={texts.ifNotAllWants}
 			name="weighs"

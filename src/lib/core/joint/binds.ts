@@ -8,7 +8,7 @@ import { ladderFor } from './ladder.js';
 import type { Coming, Ladder } from './ladder.js';
 import { plantsOf } from './patterns.js';
 import type { Pattern } from './patterns.js';
-import { poolOf, prepareJoint, withLimits } from './plan.js';
+import { boughtFor, poolOf, prepareJoint, withLimits } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Exact, Solved } from './solve.js';
 import type { Tail } from './tail.js';
@@ -66,6 +66,7 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 	const ground = want.ground ? besideIn(want.ground, { p, chosen }, at) : null;
 	chosen.forEach((x, w) => {
 		if (w === at) return;
+		spent += boughtFor(r.wants[w]!, x);
 		for (const { c, n } of x.parts) {
 			const effort = field.effortOf(c, n);
 			spent += effort.cost;
@@ -92,8 +93,8 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 function besideIn(ground: Ground, { p, chosen }: Pick<Solved, 'p' | 'chosen'>, at: number): Ground {
 	const filled = new Float64Array(ground.from.length);
 	chosen.forEach((x, w) => {
-		if (w === at || x.as.ground?.bedId !== ground.bedId || x.parts.length === 0) return;
-		const { rows, amounts } = p.rows.groundAsks(x.as, plantsOf(x.parts));
+		if (w === at || x.as.ground?.bedId !== ground.bedId || (x.parts.length === 0 && x.buys === 0)) return;
+		const { rows, amounts } = p.rows.groundAsks(x.as, plantsOf(x.parts) + x.buys);
 		// A bed's rows run to its last time.
 		rows.forEach((_, i) => (filled[filled.length - rows.length + i]! += amounts[i]!));
 	});

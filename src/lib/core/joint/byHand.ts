@@ -30,8 +30,16 @@ export interface Clash {
 	bedId?: string;
 }
 
-/** @returns the same plan with other batches, or why one of them can't be */
-export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact): Result<{ solved: Solved; clashes: Clash[] }> {
+/**
+ * @param buys plants to buy, by want
+ * @returns the same plan with other batches, or why one of them can't be
+ */
+export function byHand(
+	p: Prepared,
+	batches: readonly HandBatch[],
+	exact: Exact,
+	buys: ReadonlyMap<string, number> = new Map()
+): Result<{ solved: Solved; clashes: Clash[] }> {
 	// By want, and by each way in which it would do.
 	const parts: (Part | null)[][][] = p.faces.map((faces) => faces.map(() => []));
 	for (const b of batches) {
@@ -65,7 +73,7 @@ export function byHand(p: Prepared, batches: readonly HandBatch[], exact: Exact)
 			.flatMap((list, face): Pattern[] => {
 				const all = list.filter((x) => x !== null);
 				if (all.length < list.length) return [];
-				return [patternOf(patternsFor(p, at, p.faces[at]![face]), all, keyOf(all))];
+				return [patternOf(patternsFor(p, at, p.faces[at]![face]), all, keyOf(all), buys.get(p.r.wants[at]!.id))];
 			})
 			.reduce((a, b) => (b.cost < a.cost ? b : a))
 	);

@@ -20,6 +20,12 @@ export const JOINT = {
 		'What a want that is not met at all is worth avoiding: this much, and for each plant, and at least so many times its cheapest way.',
 		OWN
 	),
+	buy: judged(
+		3,
+		'times',
+		'What a bought plant costs weighs so much against work: who multiplies plants would rather grow them, and what is bought may bring pests in.',
+		OWN
+	),
 	spread: judged(3, 'weeks', 'Within which potting on and planting out are got round to, once plants are ready for it.', OWN),
 	weighs: judged(
 		{ first: 4, alike: 1, last: 0.25 },

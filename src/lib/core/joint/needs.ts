@@ -247,13 +247,19 @@ export class Rows {
 		return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
 	}
 
+	/** What so much money asks for. */
+	moneyAsks = (cost: number): Asks =>
+		cost > 0
+			? { rows: Int32Array.of(this.moneyRow), amounts: Float64Array.of(cost) }
+			: { rows: new Int32Array(0), amounts: new Float64Array(0) };
+
 	/**
 	 * The ground that so many plants ask for in the bed of their want, from its day on: of what is free at each time the
 	 * share that they fill. What stands there of the want already, and what comes beyond its number, asks for none.
 	 */
-	groundAsks({ ground, target, due }: JointWant, plants: number): Asks {
+	groundAsks({ ground, target, due, bought = 0 }: JointWant, plants: number): Asks {
 		const bed = ground && this.beds.get(ground.bedId);
-		const more = ground ? Math.max(0, Math.min(target - ground.there, plants)) : 0;
+		const more = ground ? Math.max(0, Math.min(target - ground.there, plants + bought)) : 0;
 		const times = bed && more > 0 ? bed.from.flatMap((_, i) => ((bed.from[i + 1] ?? Infinity) > due ? [i] : [])) : [];
 		return {
 			rows: Int32Array.from(times, (i) => bed!.first + i),

@@ -1,5 +1,6 @@
 /**
- * Ready-made ways to a want: none, one batch, two, or one stock plant asked each time that it has grown back. The odds of
+ * Ready-made ways to a want: none, one batch, two, or one stock plant asked each time that it has grown back; each with
+ * what has to be bought beside it, where some of the want may be. The odds of
  * a combination are worked out when it is made, and what a batch asks beside its pieces is in its price: so the
  * programme that chooses among them is small, and its chance constraint exact on the sample.
  */
@@ -29,6 +30,8 @@ export interface Pattern {
 	want: number;
 	/** What was pinned among them. */
 	parts: readonly Part[];
+	/** Plants that are bought. */
+	buys: number;
 	/** Nothing beside what was pinned. */
 	empty: boolean;
 	/** The want as it is met by it: itself, or as would do too. */
@@ -73,7 +76,7 @@ export class Odds {
 	constructor(
 		readonly want: JointWant,
 		private readonly field: Field,
-		tails: Map<number, Tail>,
+		private readonly known: Map<number, Tail>,
 		/** Batches that are to be, whatever else is. */
 		readonly fixed: readonly Part[] = []
 	) {
@@ -83,12 +86,18 @@ export class Odds {
 		this.missing = counts.map((k) => Math.max(0, want.target - k));
 		const order = field.sample.orderOf(want.id);
 		for (let s = 0; s < size; s++) this.level[s] = Math.min(counts.length - 1, Math.floor((order[s]! / size) * counts.length));
-		this.tails = this.missing.map((t) => {
-			let tail = tails.get(t);
-			if (!tail) tails.set(t, (tail = new Tail(t)));
+		this.tails = this.tailsFor(0);
+		this.alone = this.all(fixed);
+	}
+
+	/** By level: the tail of what is missing where so many are bought. */
+	private tailsFor(bought: number): Tail[] {
+		return this.missing.map((missing) => {
+			const t = Math.max(0, missing - bought);
+			let tail = this.known.get(t);
+			if (!tail) this.known.set(t, (tail = new Tail(t)));
 			return tail;
 		});
-		this.alone = this.all(fixed);
 	}
 
 	/** Plants still missing, usually. */
@@ -97,24 +106,25 @@ export class Odds {
 	}
 
 	/** Of some parts beside what was pinned. */
-	of = (parts: readonly Part[]): number => this.all(this.fixed.length ? [...this.fixed, ...parts] : parts);
+	of = (parts: readonly Part[], bought = 0): number => this.all(this.fixed.length ? [...this.fixed, ...parts] : parts, bought);
 
-	/** Of these parts and no others. */
-	all(parts: readonly Part[]): number {
+	/** Of these parts and no others, with so many bought. */
+	all(parts: readonly Part[], bought = 0): number {
 		const n = parts.reduce((sum, p) => sum + p.n, 0);
-		if (n === 0) return atLeast(this.want.already, this.want.target);
+		if (n === 0) return atLeast(this.want.already, Math.max(0, this.want.target - bought));
+		const tails = bought > 0 ? this.tailsFor(bought) : this.tails;
 		const size = this.field.sample.size;
 		let sum = 0;
 		for (let s = 0; s < size; s++) {
 			let mean = 0;
 			for (const p of parts) mean += p.n * p.c.q[s]!;
-			sum += this.tails[this.level[s]!]!.of(n, mean / n);
+			sum += tails[this.level[s]!]!.of(n, mean / n);
 		}
 		return sum / size;
 	}
 
 	/** Share of what is missing of the whole want that usually comes of it, however many would do. */
-	part(more: readonly Part[]): number {
+	part(more: readonly Part[], bought = 0): number {
 		const whole = (this.want.whole ?? this.want.target) - this.want.target;
 		const parts = [...this.fixed, ...more];
 		const size = this.field.sample.size;
@@ -123,7 +133,7 @@ export class Odds {
 			const missing = this.missing[this.level[s]!]! + whole;
 			if (missing === 0) sum += 1;
 			else {
-				let mean = 0;
+				let mean = bought;
 				for (const p of parts) mean += p.n * p.c.q[s]!;
 				sum += Math.min(1, mean / missing);
 			}
@@ -196,31 +206,60 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 	const sure = singles(p, add);
 	pairs(p, sure, add);
 	flushes(p, add);
-	return [...found.values()];
+	return [...found.values(), ...bought(p, [...found.values()])];
 }
 
+/** Numbers to buy that are looked at: what a plan buys is then made as few as will do (solve.ts). */
+const BUYS = 8;
+/** What falls short by itself, with the fewest bought that meet it. Bought plants are of another age: a hedge has none. */
+function bought(p: PatternsOf, found: readonly Pattern[]): Pattern[] {
+	const { want, odds, confidence, given } = p;
+	if (!want.buys || want.buys.most < 1 || want.oneAge || given > 0) return [];
+	const most = Math.min(want.target, want.buys.most);
+	const steps = [...new Set(Array.from({ length: BUYS }, (_, i) => Math.ceil(((i + 1) / BUYS) * most)))];
+	return found.flatMap(({ parts, odds: chance }) => {
+		if (chance >= confidence) return [];
+		const own = parts.slice(odds.fixed.length);
+		let [low, high] = [0, steps.length - 1];
+		while (low < high) {
+			const middle = (low + high) >> 1;
+			if (odds.of(own, steps[middle]!) >= confidence) high = middle;
+			else low = middle + 1;
+		}
+		return [patternOf(p, own, keyOf(own), steps[low]!)];
+	});
+}
+
+/** @param buys plants that are bought beside them */
 export function patternOf(
 	{ field, rows, at, want, odds, worth, given, confidence }: PatternsOf,
 	parts: readonly Part[],
-	key: string
+	key: string,
+	buys = 0
 ): Pattern {
-	const { setUpMinutes, hourWorth } = field.r.weights;
-	const asks = together([...parts.map((x) => field.asksOf(rows, x.c, x.n)), groundOf(rows, want, odds.fixed, parts)]);
+	const { setUpMinutes, hourWorth, money } = field.r.weights;
+	const price = buys * (want.buys?.each ?? 0);
+	const asks = together([
+		...parts.map((x) => field.asksOf(rows, x.c, x.n)),
+		groundOf(rows, want, odds.fixed, parts, buys),
+		rows.moneyAsks(price)
+	]);
 	const work = parts.reduce(
 		(sum, x) => sum + field.moneyOf(field.effortOf(x.c, x.n), x.c.reluctance) + (setUpMinutes / 60) * hourWorth,
-		0
+		price * money * JOINT.buy.value
 	);
-	const chance = odds.of(parts);
+	const chance = odds.of(parts, buys);
 	return {
 		want: at,
 		parts: [...odds.fixed, ...parts],
-		empty: parts.length === 0,
+		buys,
+		empty: parts.length === 0 && buys === 0,
 		as: want,
 		odds: chance,
 		work,
-		cost: work + shortOf({ odds, parts, chance, confidence, worth, given, want }),
+		cost: work + shortOf({ odds, parts, buys, chance, confidence, worth, given, want }),
 		asks,
-		key
+		key: buys > 0 ? `${key} + ${buys} bought` : key
 	};
 }
 
@@ -228,9 +267,9 @@ export function patternOf(
 export const plantsOf = (parts: readonly Part[]): number => parts.reduce((sum, { c, n }) => sum + n * c.mean, 0);
 
 /** The ground for what comes of some batches, beside that of those that are to be, whatever else is. */
-function groundOf(rows: Rows, want: JointWant, fixed: readonly Part[], parts: readonly Part[]): Asks {
-	if (!want.ground || parts.length === 0) return NOTHING;
-	const all = rows.groundAsks(want, plantsOf([...fixed, ...parts]));
+function groundOf(rows: Rows, want: JointWant, fixed: readonly Part[], parts: readonly Part[], buys: number): Asks {
+	if (!want.ground || (parts.length === 0 && buys === 0)) return NOTHING;
+	const all = rows.groundAsks(want, plantsOf([...fixed, ...parts]) + buys);
 	if (fixed.length === 0) return all;
 	const held = rows.groundAsks(want, plantsOf(fixed));
 	return { rows: all.rows, amounts: all.amounts.map((share, i) => share - (held.amounts[i] ?? 0)) };
@@ -239,6 +278,7 @@ const NOTHING: Asks = { rows: new Int32Array(0), amounts: new Float64Array(0) };
 
 interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'given' | 'want'> {
 	parts: readonly Part[];
+	buys?: number;
 	chance: number;
 }
 
@@ -246,13 +286,13 @@ interface Short extends Pick<PatternsOf, 'odds' | 'confidence' | 'worth' | 'give
  * What a want that falls short is worth avoiding: most of it for being less sure than asked, some for plants that are
  * not there. That it goes before others counts for being met: plants towards what will not be met are nobody's first.
  */
-export function shortOf({ odds, parts, chance, confidence, worth, given, want }: Short): number {
+export function shortOf({ odds, parts, buys = 0, chance, confidence, worth, given, want }: Short): number {
 	if (chance >= confidence) return worth * given;
 	const part = JOINT.part.value;
 	const { value: atAll } = JOINT.atAll;
 	const unsure = (1 - given) * (atAll + ((1 - atAll) * (confidence - chance)) / confidence);
 	// What is given up is given up either way: less sure than asked is never cheaper than as sure.
-	return worth * (given + (1 - part) * unsure) + (worth / want.priority) * part * (1 - odds.part(parts));
+	return worth * (given + (1 - part) * unsure) + (worth / want.priority) * part * (1 - odds.part(parts, buys));
 }
 
 /** The least of each candidate at what was asked and at less; the most that the plant gives, where that is not enough. */

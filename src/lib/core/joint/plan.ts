@@ -118,8 +118,12 @@ function worthOf({ want: w, odds, candidates }: Face): number {
 	const { each, perPlant, times } = JOINT.short.value;
 	const missing = odds.usuallyMissing;
 	const cheapest = candidates.reduce((least, c) => Math.min(least, (missing / c.mean) * c.perPiece), Infinity);
-	return w.priority * Math.max(each + perPlant * w.target, Number.isFinite(cheapest) ? times * cheapest : 0);
+	// What may be bought is worth its price.
+	const bought = w.buys ? w.buys.most * w.buys.each * JOINT.buy.value * TWICE : 0;
+	return w.priority * Math.max(each + perPlant * w.target, Number.isFinite(cheapest) ? times * cheapest : 0, bought);
 }
+
+const TWICE = 2;
 
 export const patternsFor = (p: Prepared, at: number, { want, given, odds, candidates }: Face = p.faces[at]![0]!): PatternsOf => ({
 	...{ field: p.field, rows: p.rows, at, want, given, odds },
@@ -248,13 +252,17 @@ function toldFor(p: Prepared, x: Pattern, w: number): PlannedFor {
 	return {
 		wantId: p.r.wants[w]!.id,
 		batches: batches.map((b) => b.batch).sort((a, b) => a.on - b.on),
+		buys: x.buys,
 		as: x.as,
 		sampled: x.odds,
 		alone: p.faces[w]![0]!.odds.alone,
 		minutes: batches.reduce((sum, b) => sum + b.effort.minutes, 0),
-		cost: batches.reduce((sum, b) => sum + b.effort.cost, 0)
+		cost: batches.reduce((sum, b) => sum + b.effort.cost, 0) + boughtFor(p.r.wants[w]!, x)
 	};
 }
+
+/** What a pattern's bought plants cost. */
+export const boughtFor = (want: JointWant, x: Pattern): number => x.buys * (want.buys?.each ?? 0);
 
 const firstRoom = (p: Prepared, set: number): string | null =>
 	set ? (p.r.rooms.find((room, i) => set & (1 << i) && room.cm2 !== 0)?.id ?? null) : null;
@@ -300,7 +308,10 @@ export function lastDayOf(found: Pick<Found, 'chosen'> & { p: Prepared }, at: nu
 		.filter((c) => c.source === part.c.source && c.way === part.c.way && c.on > part.c.on && c.most >= part.n)
 		.sort((a, b) => a.on - b.on);
 	for (const c of later) {
-		const odds = face.odds.all(x.parts.map((y) => (y === part ? { c, n: y.n } : y)));
+		const odds = face.odds.all(
+			x.parts.map((y) => (y === part ? { c, n: y.n } : y)),
+			x.buys
+		);
 		if (odds < asked) break;
 		last = c.on;
 	}

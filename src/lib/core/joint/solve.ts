@@ -1,5 +1,6 @@
 /** From the question to a plan whose promises were looked over: searched on a sample, told by the wants' own odds. */
-import { betterChoice, choose, firstChoice, poolOf, prepareJoint } from './plan.js';
+import { keyOf, patternOf } from './patterns.js';
+import { betterChoice, choose, firstChoice, patternsFor, poolOf, prepareJoint } from './plan.js';
 import type { Found, Prepared } from './plan.js';
 import type { Pattern } from './patterns.js';
 import type { Solvers } from './master.js';
@@ -43,12 +44,30 @@ export function beginJoint(r: JointRequest, exact: Exact): Begun {
 	return { p, found: firstChoice(p), told };
 }
 
-/** What was found, with its promises as the wants will tell them. */
-export const toldOf = ({ p, told }: Begun, found: Found): Solved => ({
-	...{ ...found, p },
-	odds: found.chosen.map((x, w) => told(p.r.wants[w]!, x)),
-	promised: found.chosen.map((x) => told(x.as, x))
-});
+/** What was found, with no more bought than it takes, and its promises as the wants will tell them. */
+export function toldOf({ p, told }: Begun, found: Found): Solved {
+	const chosen = found.chosen.map((x, w) => (x.buys > 0 ? asFewBought(p, told, x, w) : x));
+	return {
+		...{ ...found, p, chosen },
+		odds: chosen.map((x, w) => told(p.r.wants[w]!, x)),
+		promised: chosen.map((x) => told(x.as, x))
+	};
+}
+
+/** The search buys in steps: of what it chose as few as still do. */
+function asFewBought(p: Prepared, told: Exact, x: Pattern, w: number): Pattern {
+	const asked = Math.min(MOST_ASKED, p.r.wants[w]!.confidence + p.r.weights.surer);
+	const own = x.parts.slice(p.faces[w]![0]!.odds.fixed.length);
+	if (told(x.as, x) < asked) return x;
+	const withSo = (buys: number) => patternOf(patternsFor(p, w), own, keyOf(own), buys);
+	let [low, high] = [-1, x.buys];
+	while (high - low > 1) {
+		const middle = (low + high) >> 1;
+		if (told(x.as, withSo(middle)) >= asked) high = middle;
+		else low = middle;
+	}
+	return high === x.buys ? x : withSo(high);
+}
 
 /**
  * The search picks what looks best on its sample, so its promises are a little too good, and a little more for each

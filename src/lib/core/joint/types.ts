@@ -36,6 +36,10 @@ export interface JointWant {
 	oneAge?: boolean;
 	/** The stock that it is taken from is grown first: until then nothing is struck for it but what meets it as sure as asked. */
 	waits?: boolean;
+	/** So many of it may be bought, each at so much of the garden's currency. */
+	buys?: { most: number; each: number } | null;
+	/** Bought, or to be bought, whatever is planned: `already` counts them. */
+	bought?: number;
 	/** The bed that it is for, where that is measured. */
 	ground?: Ground | null;
 	/** Chance for each number that stands on the day by what grows or is planned already. */
@@ -170,6 +174,8 @@ export interface Load {
 export interface PlannedFor {
 	wantId: string;
 	batches: (PlannedBatch & { inBest: boolean; pinned: boolean; needs: StageNeed[]; rooms: (string | null)[] })[];
+	/** Plants to buy. */
+	buys: number;
 	/** How the plan means to meet it: the want itself, or fewer or later as would do too. */
 	as: JointWant;
 	/** By the sample, of what it is met as; the exact odds are the want's own (plan/wantOdds.ts). */

@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import {
 	sayBinds,
+	sayBuy,
 	sayChange,
 	sayClash,
 	sayDoing,
@@ -48,7 +49,7 @@ describe('what is said of a plan', () => {
 	});
 
 	it('what a plan made anew changes: more, less, other, and what that does to the odds', () => {
-		const of = { want: '8 Daylily', before: 0.95, then: 0.98 };
+		const of = { want: '8 Daylily', before: 0.95, then: 0.98, buys: [0, 0] as const };
 		const [a, b] = [
 			{ pieces: 11, on: '2027-07-30' },
 			{ pieces: 12, on: '2027-08-06' }
@@ -62,6 +63,12 @@ describe('what is said of a plan', () => {
 		expect(plain(sayReplanned({ ...of, then: 0.95, old: [a], now: [] }))).toBe(
 			'8 Daylily: leave out the 11 on 30 Jul 2027; 95 times in 100 as before.'
 		);
+		expect(plain(sayReplanned({ ...of, old: [a], now: [], buys: [0, 6] }))).toBe(
+			'8 Daylily: leave out the 11 on 30 Jul 2027; buy 6 instead of none; 98 times in 100 instead of 95 times in 100.'
+		);
+		expect(plain(sayReplanned({ ...of, then: 0.95, old: [], now: [], buys: [6, 2] }))).toBe(
+			'8 Daylily: buy 2 instead of 6; 95 times in 100 as before.'
+		);
 	});
 
 	it('what mends a want: the next move, how many after it, and the odds then', () => {
@@ -73,7 +80,7 @@ describe('what is said of a plan', () => {
 			on: '2027-06-01',
 			last: '2027-07-03'
 		};
-		const to = { odds: 0.91, target: 9, met: true };
+		const to = { odds: 0.91, target: 9, met: true, buys: 0 };
 		expect(plain(sayRepair(move, 0, to))).toBe(
 			'3 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10 you get all 9.'
 		);
@@ -81,6 +88,10 @@ describe('what is said of a plan', () => {
 		expect(plain(sayRepair(move, 2, { ...to, target: 1 }))).toContain('With 2 more batches after it 9 times in 10 you get it.');
 		expect(plain(sayRepair(move, 0, { ...to, odds: 0.41, met: false }))).toContain('Even then 4 times in 10 you get all 9.');
 		expect(plain(sayRepair(move, 0, { ...to, odds: 0.001, met: false }))).toContain('Even then you hardly ever get all 9.');
+		expect(plain(sayRepair(move, 1, { ...to, buys: 2 }))).toContain(
+			'With another batch after it and 2 bought 9 times in 10 you get all 9.'
+		);
+		expect(plain(sayRepair(null, 0, { ...to, buys: 2 }))).toBe('With 2 bought 9 times in 10 you get all 9.');
 		expect(sayRepair(null, 0, to)).toBe('Nothing that can still be struck mends it: the plan tells what else would.');
 	});
 
@@ -97,18 +108,25 @@ describe('what is said of a plan', () => {
 	});
 
 	it('what is done about it is a verb with its object; what only doing helps has no button', () => {
-		const say = (c: Parameters<typeof sayDoing>[0], target = 20) => {
-			const words = sayDoing(c, target, 'EUR');
+		const say = (c: Parameters<typeof sayDoing>[0], oneAge = false) => {
+			const words = sayDoing(c, { target: 20, oneAge }, 'EUR');
 			return words === null ? null : plain(words);
 		};
 		expect(say({ of: 'due', on: '2027-09-30' })).toBe('Have them by 30 Sep 2027');
 		expect(say({ of: 'number', to: 12, from: 20 })).toBe('Ask for 12');
 		expect(say({ of: 'confidence', to: 0.85, from: 0.9 })).toBe('Ask for 85 times in 100');
-		expect(say({ of: 'money', plants: 6, cost: 30 })).toBe('Buy 6 and grow 14');
-		expect(say({ of: 'money', plants: 20, cost: 100 })).toBeNull();
+		expect(say({ of: 'money', plants: 6, cost: 30 })).toBe('Buy 6 and grow the rest');
+		expect(say({ of: 'money', plants: 6, cost: 30 }, true)).toBeNull();
+		expect(say({ of: 'money', plants: 20, cost: 100 }, true)).toBe('Buy 20');
 		expect(say({ of: 'room', place: 'Frame', moreCm2: 1000 })).toBe('Make more room in Frame');
 		expect(say({ of: 'stock', more: 1, kind: 'Sage' })).toBe('Write another Sage down');
 		expect(say({ of: 'spend', more: 20 })).toBe('Let it cost €20 more');
+	});
+
+	it('what is bought, by when, and what it costs', () => {
+		expect(plain(sayBuy({ count: 6, name: 'Sage', by: '2027-05-01', cost: 36 }, 'EUR'))).toBe(
+			'Buy 6 Sage by 1 May 2027, about €36.'
+		);
 	});
 
 	it('what more pieces are worth', () => {

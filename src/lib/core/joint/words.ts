@@ -51,6 +51,10 @@ export function sayMove({ pieces, piece, kind, on, last, today }: NextMove): str
 	return `${what} ${when}${last > on ? `; until ${sayDate(last)} it is as good` : '; no later day is as good'}.`;
 }
 
+/** "Buy 6 Lavender by 1 May 2027, about €36." */
+export const sayBuy = (of: { count: number; name: string; by: IsoDate; cost: number }, currency: string): string =>
+	`Buy ${of.count} ${of.name} by ${sayDate(of.by)}, ${sayCost(of.cost, currency)}.`;
+
 /** What so many pieces more of a batch are worth: "10 more: 95 times in 100 instead of 9 times in 10." */
 export const sayMore = (more: number, before: number, then: number): string =>
 	sayOdds(before) === sayOdds(then)
@@ -62,31 +66,44 @@ export interface Replanned {
 	want: string;
 	old: readonly { pieces: number; on: IsoDate }[];
 	now: readonly { pieces: number; on: IsoDate }[];
+	/** Plants to buy, as it was planned and then. */
+	buys: readonly [number, number];
 	/** Odds as it was planned, and then. */
 	before: number;
 	then: number;
 }
 
 /** "8 Daylily: strike 12 on 6 Aug 2027 instead of 11 on 30 Jul 2027; 98 times in 100 instead of 95 times in 100." */
-export function sayReplanned({ want, old, now, before, then }: Replanned): string {
+export function sayReplanned({ want, old, now, buys: [bought, buying], before, then }: Replanned): string {
 	const list = (all: Replanned['old']) => all.map((b) => `${b.pieces} on ${sayDate(b.on)}`).join(' and ');
-	const what =
+	const struck =
 		old.length === 0
-			? `strike ${list(now)} as well`
-			: now.length === 0
-				? `leave out the ${list(old)}`
-				: `strike ${list(now)} instead of ${list(old)}`;
+			? now.length === 0
+				? []
+				: [`strike ${list(now)} as well`]
+			: [now.length === 0 ? `leave out the ${list(old)}` : `strike ${list(now)} instead of ${list(old)}`];
+	const number = (n: number) => (n === 0 ? 'none' : `${n}`);
+	const what = [...struck, ...(bought === buying ? [] : [`buy ${number(buying)} instead of ${number(bought)}`])].join('; ');
 	const odds =
 		sayOdds(then) === sayOdds(before) ? `${sayOdds(then)} as before` : `${sayOdds(then)} instead of ${sayOdds(before)}`;
 	return `${want}: ${what}; ${odds}.`;
 }
 
 /** What mends a want that has slipped: "12 slips of Sage now; until 3 Jul 2027 it is as good. Then 9 times in 10 you get all 9." */
-export function sayRepair(first: NextMove | null, others: number, to: { odds: number; target: number; met: boolean }): string {
-	if (!first) return 'Nothing that can still be struck mends it: the plan tells what else would.';
-	const then = others === 0 ? 'then' : others === 1 ? 'with another batch after it' : `with ${others} more batches after it`;
+export function sayRepair(
+	first: NextMove | null,
+	others: number,
+	to: { odds: number; target: number; met: boolean; buys: number }
+): string {
+	if (!first && to.buys === 0) return 'Nothing that can still be struck mends it: the plan tells what else would.';
+	const more = [
+		...(others === 0 ? [] : [others === 1 ? 'another batch after it' : `${others} more batches after it`]),
+		...(to.buys === 0 ? [] : [`${to.buys} bought`])
+	];
+	const then = more.length === 0 ? 'then' : `with ${more.join(' and ')}`;
 	const all = to.target === 1 ? 'it' : `all ${to.target}`;
-	return `${sayMove(first)} ${capital(to.met ? then : `even ${then}`)} ${sayDoes(to.odds, 'you', 'get', all)}.`;
+	const odds = `${capital(to.met ? then : `even ${then}`)} ${sayDoes(to.odds, 'you', 'get', all)}.`;
+	return first ? `${sayMove(first)} ${odds}` : odds;
 }
 
 /** What holds a want back, as the subject of a sentence. */
@@ -170,7 +187,7 @@ export function sayChange(c: ChangeSaid, odds: number, units: UnitChoice, curren
 }
 
 /** What is done about it, as its button says it; null where nothing but doing it helps. */
-export function sayDoing(c: ChangeSaid, target: number, currency: string): string | null {
+export function sayDoing(c: ChangeSaid, of: { target: number; oneAge: boolean }, currency: string): string | null {
 	switch (c.of) {
 		case 'due':
 			return `Have them by ${sayDate(c.on)}`;
@@ -179,7 +196,8 @@ export function sayDoing(c: ChangeSaid, target: number, currency: string): strin
 		case 'confidence':
 			return `Ask for ${Math.round(c.to * 100)} times in 100`;
 		case 'money':
-			return c.plants < target ? `Buy ${c.plants} and grow ${target - c.plants}` : null;
+			// Some bought and some grown would not grow up alike.
+			return c.plants < of.target ? (of.oneAge ? null : `Buy ${c.plants} and grow the rest`) : `Buy ${c.plants}`;
 		case 'minutes':
 			return 'Give it more time';
 		case 'spend':

@@ -81,9 +81,18 @@ function want(id: string, entries: readonly AnyEntry[]): Want | null {
 	const set = latest(entries, 'want.set');
 	if (!set) return null;
 	const dropped = latest(entries, 'want.dropped');
+	let [buying, bought] = [0, 0];
+	for (const e of entries) {
+		if (e.kind === 'want.buying') buying = e.data.count;
+		if (e.kind !== 'want.bought') continue;
+		bought += e.data.count;
+		buying = Math.max(0, buying - e.data.count);
+	}
 	return {
 		id,
 		...set.data,
+		buying,
+		bought,
 		since: first(entries, 'want.set')!.on,
 		dropped_on: dropped?.on ?? null,
 		dropped_why: dropped?.data.why ?? null

@@ -61,6 +61,9 @@ export interface Moves extends MovesData {
 
 export interface Want extends WantData {
 	id: string;
+	/** Plants still to be bought towards it, and those that were. */
+	buying: number;
+	bought: number;
 	since: string;
 	dropped_on: string | null;
 	dropped_why: string | null;

@@ -21,15 +21,24 @@ export const wantedName = (
 	w: Parameters<typeof kindsOfWant>[0]
 ): string => anyOf(kindsOfWant(w).map((id) => kindNamed(kinds, id)));
 
+/** What one of them costs bought: of several kinds that would do, the cheapest. */
+export const priceOf = (kinds: ReadonlyMap<string, Pick<Kind, 'price'>>, w: Parameters<typeof kindsOfWant>[0]): number =>
+	kindsOfWant(w).reduce((least, id) => Math.min(least, kinds.get(id)?.price.v ?? Infinity), Infinity);
+
+/** Plants that stand or will without anything being struck: bought, and to be bought. */
+export const boughtFor = (w: { bought: number; buying: number }): number => w.bought + w.buying;
+
 export interface Wish {
 	enough: number | null;
 	lateWeeks: number;
+	mayBuy: number;
 	weighs: 'first' | 'alike' | 'last';
 }
 
 /** "12 would do", "up to 6 weeks late would do", "before other wants"; none where nothing was said. */
-export const wishWords = ({ enough, lateWeeks, weighs }: Wish): string[] => [
+export const wishWords = ({ enough, lateWeeks, weighs, mayBuy }: Wish): string[] => [
 	...(enough === null ? [] : [`${enough} would do`]),
+	...(mayBuy === 0 ? [] : [`${mayBuy} may be bought`]),
 	...(lateWeeks === 0 ? [] : [`up to ${lateWeeks === 1 ? 'a week' : `${lateWeeks} weeks`} late would do`]),
 	...(weighs === 'alike' ? [] : [weighs === 'first' ? 'before other wants' : 'after other wants'])
 ];

@@ -19,6 +19,12 @@ export const ROUND = {
 	betweenLooks: judged(4, 'days', 'However much a look would tell, pieces are left alone so long after one.', PRACTICE),
 	plantedTogether: judged(21, 'days', 'Cohorts ready within so long of the first are planted with it.', OWN),
 	askBelow: judged(0.9, 'chance of life', 'After a night that leaves plants less they are to be looked at.', OWN),
+	buyAhead: judged(
+		56,
+		'days',
+		'Before their day plants that are to be bought come on the round: time to order, and to be choosy.',
+		PRACTICE
+	),
 	winterLook: judged(7, 'days', 'Between looks over plants under shelter in winter.', PRACTICE),
 	available: judged(
 		0.25,

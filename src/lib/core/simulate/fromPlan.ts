@@ -68,7 +68,12 @@ export function simulationOf({ p, chosen }: Solved, living: Living, seasons: num
 		weeks: Math.min(Math.ceil(MOST_DAYS / 7), Math.ceil((last - r.today) / 7) + 1),
 		batches: [...living.batches.map((b, i) => ({ ...b, years: years(living.kinds[i]!) })), ...planned],
 		wants: r.wants.map((w, i) => ({
-			...{ target: w.target, due: w.due, planted: living.planted[i] ?? 0, others: living.others[i] ?? null }
+			...{
+				target: w.target,
+				due: w.due,
+				planted: (living.planted[i] ?? 0) + (w.bought ?? 0) + chosen[i]!.buys,
+				others: living.others[i] ?? null
+			}
 		}))
 	};
 }

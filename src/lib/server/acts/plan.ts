@@ -5,11 +5,12 @@ import type { Asked, Made } from './doing.js';
 import { database } from '../db.js';
 import { guarded, refused } from '../forms.js';
 import { plannedActs } from './want.js';
-import { batchAsked, isPlannedAs, MOST_BATCHES } from '../planAsked.js';
+import { batchAsked, buyTaken, isPlannedAs, MOST_BATCHES } from '../planAsked.js';
 import * as state from '../store/state.js';
 import { dayNumber } from '$lib/core/dates.js';
 import { MOST_DAYS } from '$lib/core/joint/plan.js';
 import { kindsOfWant } from '$lib/core/ledger/wish.js';
+import { capital } from '$lib/core/odds/words.js';
 
 const taken = z
 	.array(batchAsked.extend({ kind: z.string().max(60), promised: z.number().min(0).max(1).nullable().default(null) }))
@@ -20,8 +21,12 @@ const besides = z.record(z.uuid(), z.number().int().min(0));
 export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | ReturnType<typeof refused>> {
 	const anew = f.text('anew') === '1';
 	const read = taken.safeParse(f.json('batches'));
+	const buying = z
+		.array(buyTaken)
+		.max(MOST_BATCHES)
+		.safeParse(f.json('buys') ?? []);
 	// With nothing in it a plan can only be one that takes the place of another.
-	if (!read.success || (read.data.length === 0 && !anew))
+	if (!read.success || !buying.success || (read.data.length + buying.data.length === 0 && !anew))
 		return refused({ code: 'plan.unreadable', sentence: 'That plan cannot be read: plan again.' });
 	const db = database();
 	// What is gone since the plan was made is not planned for: someone dropped a want, or a plant has died.
@@ -45,6 +50,17 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 				sentence: 'A day of this plan has gone by. Look at the plan again: it is made anew.'
 			});
 	}
+	const bought: typeof buying.data = [];
+	for (const b of buying.data) {
+		const want = wants.find((w) => w.id === b.want && !w.dropped_on);
+		if (!want || want.buying !== b.was)
+			return refused({
+				code: 'plan.changed',
+				sentence:
+					'Since this plan was made what is to be bought for one of these wants has changed. Look at the plan again: it is made anew.'
+			});
+		if (want.buying !== b.count) bought.push(b);
+	}
 	const beside = besides.safeParse(f.json('beside'));
 	// A plan made anew may leave a want with nothing: what was planned for that one gives way too, so it is named with the rest.
 	const about = new Set([...read.data.map((b) => b.want), ...Object.keys(beside.success ? beside.data : {})]);
@@ -63,7 +79,7 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 	// What stays as it was planned is not written again.
 	const old = there.filter((b) => !read.data.some((x) => isPlannedAs(b, x)));
 	const fresh = read.data.filter((x) => !there.some((b) => isPlannedAs(b, x)));
-	if (fresh.length === 0 && old.length === 0)
+	if (fresh.length === 0 && old.length === 0 && bought.length === 0)
 		return refused({ code: 'plan.same', sentence: 'All of it is planned like that already: nothing was written.' });
 	const planned = plannedActs(
 		frame,
@@ -73,19 +89,23 @@ export async function takeWhole({ garden, f, frame }: Asked): Promise<Made | Ret
 			...{ count: b.pieces, planned_on: b.on, promised: b.promised }
 		}))
 	);
-	const dropped = old.map((b, i) => ({
-		// The form's own id is the first act's.
-		...{
-			id: planned.length === 0 && i === 0 ? frame.id : uuidv5(b.id, frame.id),
-			kind: 'batch.dropped' as const,
-			subjectId: b.id,
-			on: garden.today,
-			note: ''
-		},
-		data: { why: 'planned anew' }
+	// The form's own id is the first act's.
+	const others = [
+		...bought.map((b) => ({ kind: 'want.buying' as const, subjectId: b.want, data: { count: b.count } })),
+		...old.map((b) => ({ kind: 'batch.dropped' as const, subjectId: b.id, data: { why: 'planned anew' } }))
+	].map((act, i) => ({
+		...{ id: planned.length === 0 && i === 0 ? frame.id : uuidv5(act.subjectId, frame.id), on: garden.today, note: '' },
+		...act
 	}));
-	const acts = [...planned, ...dropped];
-	if (planned.length === 0) return { acts, said: 'What was only planned is left out.' };
-	const many = planned.length === 1 ? 'One batch is' : `${planned.length} batches are`;
-	return { acts, said: `${many} planned and on the round${old.length ? ', in place of what was planned before' : ''}.` };
+	const acts = [...planned, ...others];
+	const buys = bought.reduce((n, b) => n + b.count, 0);
+	const parts = [
+		...(planned.length ? [planned.length === 1 ? 'One batch is' : `${planned.length} batches are`] : []),
+		...(buys ? [`${buys} to be bought ${buys === 1 ? 'is' : 'are'}`] : [])
+	];
+	if (parts.length === 0) return { acts, said: 'What was only planned is left out.' };
+	return {
+		acts,
+		said: `${capital(parts.join(' and '))} planned and on the round${old.length ? ', in place of what was planned before' : ''}.`
+	};
 }

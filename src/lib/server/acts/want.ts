@@ -58,6 +58,7 @@ function targetOf(
 const wouldDoOf = (f: Fields) => ({
 	enough: f.number('enough'),
 	late_weeks: f.number('late_weeks') ?? 0,
+	may_buy: f.number('may_buy') ?? 0,
 	weighs: f.text('weighs') || 'alike'
 });
 
@@ -104,12 +105,14 @@ const asItStands = (w: state.WantRow) => ({
 		due: w.due
 	},
 	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs },
+	may_buy: w.may_buy,
 	waits_for: w.waits_for
 });
-/** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted. */
+/** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted, and no more may be bought. */
 const withTarget = (w: state.WantRow, target: number) => ({
 	...{ target, shape: target === w.target ? w.shape : null },
-	enough: (w.enough ?? target) < target ? w.enough : null
+	enough: (w.enough ?? target) < target ? w.enough : null,
+	may_buy: Number.isFinite(target) ? Math.min(w.may_buy, target) : w.may_buy
 });
 const UNKNOWN_WANT = { code: 'want.unknown', sentence: 'There is no such want.' };
 
@@ -174,7 +177,15 @@ export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Ref
 			label: 'stock to take from',
 			target: parents + (f.number('plants') ?? Number.NaN)
 		},
-		...{ due: f.day('by', garden.today), confidence: STOCK_AS_SURE, shape: null, enough: null, late_weeks: 0, waits_for: null }
+		...{
+			due: f.day('by', garden.today),
+			confidence: STOCK_AS_SURE,
+			shape: null,
+			enough: null,
+			late_weeks: 0,
+			may_buy: 0,
+			waits_for: null
+		}
 	};
 	const set = { on: garden.today, kind: 'want.set' as const };
 	return {

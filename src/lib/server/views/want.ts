@@ -19,6 +19,7 @@ import { entriesOf } from '../store/entries.js';
 import { stripWindows, wayLabel } from '../windows.js';
 import { isoOf, dayNumber } from '$lib/core/dates.js';
 import { allNames, withVariety } from '$lib/core/handbook/names.js';
+import { priceOf } from '$lib/core/ledger/wish.js';
 import { sayHardiness } from '$lib/core/plan/hardy.js';
 import { sayTemperature } from '$lib/core/units/index.js';
 import { sayRule } from '$lib/core/season/windows.js';
@@ -70,9 +71,10 @@ export async function wantView({ params, query }: Ask<'want'>) {
 			name: withVariety(kind),
 			hazards: kind.hazards,
 			winterSays: kind.winter.say,
-			hardiness: sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units)),
-			price: kind.price.v
+			hardiness: sayHardiness(kind, garden.climate.coldestC, (c) => sayTemperature(c, garden.units))
 		},
+		/** Of one of them, bought. */
+		price: priceOf(kinds, { kind_id: want.kindId, or_kinds: want.orKinds }),
 		planned: planned && {
 			...planned,
 			plan: planned.plan && {

@@ -5,6 +5,7 @@ import { ok, refuse } from '../../result.js';
 import type { Result } from '../../result.js';
 import { allOf, knownKind, openPlace } from '../agree.js';
 import { because, entryKind } from '../describe.js';
+import type { Names } from '../describe.js';
 import { anyOf, kindsOfWant, wishWords } from '../wish.js';
 import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
 
@@ -27,6 +28,8 @@ export const wantData = z.object({
 	enough: whole(1, 2_000, 'Fewer that would do').nullable().default(null),
 	/** It may be so late. */
 	late_weeks: whole(0, 104, 'Weeks that it may be late').default(0),
+	/** So many of them may be bought; 0: all are grown. */
+	may_buy: whole(0, 2_000, 'Of them may be bought').default(0),
 	/** Against other wants, where not all can be met. */
 	weighs: z.enum(WEIGHS).default('alike'),
 	/** The want whose plants are the stock that this one is taken from: until they are there it waits. */
@@ -44,6 +47,16 @@ export const dayOfWant = (due: IsoDate, today: IsoDate): Result<true> =>
 			? refuse('want.far', 'More than twelve years ahead: give a nearer day.', 'due')
 			: ok(true);
 
+/** Bought plants are of another age than those grown here, and more than all are not bought. */
+const mayBeBought = (d: WantData): Result<true> =>
+	d.may_buy === 0
+		? ok(true)
+		: d.purpose === 'hedge'
+			? refuse('want.one-age', 'A hedge grows up alike: with some bought and some grown it would not.', 'may_buy')
+			: d.may_buy > d.target
+				? refuse('want.buy', `Of them may be bought: ${d.target} at most, for so many are wanted.`, 'may_buy')
+				: ok(true);
+
 /** What is set by measure, shows its age, or is kept alive is of one kind. */
 const kindsOfOne = (d: WantData): Result<true> =>
 	d.or_kinds.length === 0
@@ -54,6 +67,9 @@ const kindsOfOne = (d: WantData): Result<true> =>
 				? refuse('want.one-kind', 'A hedge, a bed filled by its size and what is kept alive are of one kind each.', 'or_kinds')
 				: ok(true);
 
+/** What the want of an entry is of. */
+const namedBy = (n: Names): string => (n.want ? anyOf(kindsOfWant(n.want).map(n.kindName)) : '');
+
 export const wantKinds = {
 	'want.set': entryKind({
 		words: 'want',
@@ -62,13 +78,14 @@ export const wantKinds = {
 		line: ({ data: d }, n) =>
 			[
 				`Want: ${d.target} ${anyOf(kindsOfWant(d).map(n.kindName))}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
-				...wishWords({ enough: d.enough, lateWeeks: d.late_weeks, weighs: d.weighs })
+				...wishWords({ enough: d.enough, lateWeeks: d.late_weeks, weighs: d.weighs, mayBuy: d.may_buy })
 			].join('; '),
 		check: ({ data: d }, facts) =>
 			allOf(
 				() => knownKind(facts, d.kind_id),
 				...d.or_kinds.map((id) => () => knownKind(facts, id, 'or_kinds')),
 				async () => kindsOfOne(d),
+				async () => mayBeBought(d),
 				async () => dayOfWant(d.due, facts.today),
 				async () =>
 					d.enough !== null && d.enough >= d.target
@@ -77,10 +94,34 @@ export const wantKinds = {
 				() => openPlace(facts, d.place_id)
 			)
 	}),
+	/** How many are still to be bought towards it, whatever was said before. */
+	'want.buying': entryKind({
+		words: 'to be bought',
+		data: z.object({ count: whole(0, 2_000, 'To be bought') }),
+		line: ({ data: d }, n) => `To be bought: ${d.count === 0 ? 'none' : d.count} ${namedBy(n)}`,
+		check: async ({ data: d, subjectId }, facts) => {
+			const want = await facts.want(subjectId);
+			if (!want || want.dropped_on) return refuse('want.unknown', 'There is no such want in this garden.');
+			return d.count > 0 && d.count + want.bought > want.target
+				? refuse(
+						'want.buy',
+						`To be bought: ${Math.max(0, want.target - want.bought)} at most, for so many are wanted still.`,
+						'count'
+					)
+				: ok(true);
+		}
+	}),
+	'want.bought': entryKind({
+		words: 'bought',
+		data: z.object({ count: whole(1, 2_000, 'Bought') }),
+		line: ({ data: d }, n) => `Bought: ${d.count} ${namedBy(n)}`,
+		check: async (e, facts) =>
+			(await facts.want(e.subjectId)) ? ok(true) : refuse('want.unknown', 'There is no such want in this garden.')
+	}),
 	'want.dropped': entryKind({
 		words: 'want dropped',
 		data: z.object({ why: text(200) }),
-		line: (e, n) => `Want dropped: ${n.want ? anyOf(kindsOfWant(n.want).map(n.kindName)) : ''}${because(e.data.why)}`,
+		line: (e, n) => `Want dropped: ${namedBy(n)}${because(e.data.why)}`,
 		check: async (e, facts) =>
 			(await facts.want(e.subjectId)) ? ok(true) : refuse('want.unknown', 'There is no such want in this garden.')
 	})

@@ -1,5 +1,6 @@
 import type { Actions, PageServerLoad } from './$types';
 import { doing } from '$lib/server/acts/doing.js';
+import { buyFor } from '$lib/server/acts/buying.js';
 import { takeWhole } from '$lib/server/acts/plan.js';
 import { easeWant, growFirst } from '$lib/server/acts/want.js';
 import { aimOf } from '$lib/server/planAsked.js';
@@ -13,4 +14,4 @@ export const load: PageServerLoad = async (event) => {
 	return { ...frame, plan: planKept(frame.state, asked) ?? null };
 };
 
-export const actions: Actions = { take: doing(takeWhole), ease: doing(easeWant), grow: doing(growFirst) };
+export const actions: Actions = { take: doing(takeWhole), ease: doing(easeWant), grow: doing(growFirst), buy: doing(buyFor) };

@@ -27,10 +27,11 @@
 </script>
 
 {#snippet done(w: WantPlanned, c: ChangeView)}
-	{#if c.does && ('want' in c.does || 'grow' in c.does)}
-		{@const fields = 'want' in c.does ? c.does.want : c.does.grow}
+	{#if c.does && ('want' in c.does || 'grow' in c.does || 'buy' in c.does)}
+		{@const [action, fields] =
+			'want' in c.does ? ['?/ease', c.does.want] : 'grow' in c.does ? ['?/grow', c.does.grow] : ['?/buy', c.does.buy]}
 		<EntryForm
-			action={'want' in c.does ? '?/ease' : '?/grow'}
+			{action}
 			submit={c.does.words}
 			about="{w.id}-name"
 			{today}

@@ -224,6 +224,7 @@
 						<p class="font-head text-lg leading-tight font-semibold">{sayOddsAsked(w.odds, w.confidence)}</p>
 						<StandingMark word={w.standing} />
 					{/if}
+					{#if w.buys}<p class="note">{texts.toBuy(w.buys)}</p>{/if}
 					{#if w.instead && w.standing !== 'in hand'}<p class="note">{sayWouldDo(w, w.instead, w.instead.odds)}.</p>{/if}
 				</div>
 				{#if w.batches.length}

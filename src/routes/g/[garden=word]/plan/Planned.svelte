@@ -59,7 +59,12 @@
 	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
 	const withBatches = $derived(plan.wants.filter((w) => w.batches.length > 0));
 	const totals = (t: Totals) =>
-		[`${t.batches} ${t.batches === 1 ? 'batch' : 'batches'}`, sayMinutes(t.minutes), sayCost(t.cost, currency)].join(', ');
+		[
+			`${t.batches} ${t.batches === 1 ? 'batch' : 'batches'}`,
+			...(t.buys ? [texts.toBuy(t.buys)] : []),
+			sayMinutes(t.minutes),
+			sayCost(t.cost, currency)
+		].join(', ');
 
 	let shownMoves = $state(3);
 </script>
@@ -67,7 +72,7 @@
 <h1 class="mt-1">{plan.says}</h1>
 <p class="mt-2 max-w-prose text-lg">
 	{#if next}{texts.next(next.says)}{:else if plan.wants.length}{texts.nothingNewNeedsStriking}{/if}
-	{#if plan.totals.batches}<span class="text-faded">{texts.inAll(totals(plan.totals))}</span>{/if}
+	{#if plan.totals.batches || plan.totals.buys}<span class="text-faded">{texts.inAll(totals(plan.totals))}</span>{/if}
 </p>
 {#if plan.usual && plan.aim !== 'usual'}
 	<p class="mt-1 max-w-prose text-lg">{comparedTo(plan.totals, plan.usual, currency)}</p>
@@ -87,12 +92,13 @@
 	<section class="mt-6" aria-labelledby="moves">
 		<h2 id="moves" class="border-b border-ink pb-1">{texts.whatToDoIn}</h2>
 		<ol class="ruled">
-			{#each plan.moves.slice(0, shownMoves) as m (m.wantId + m.on + m.guide)}
+			{#each plan.moves.slice(0, shownMoves) as m (m.wantId + m.on + m.says)}
 				<li class="grid gap-x-4 py-2 sm:grid-cols-[8rem_1fr_auto]">
 					<span class="font-head text-lg font-semibold">{sayDate(m.on)}</span>
 					<span>{m.says}<span class="note block">{texts.forWord(m.want)}</span></span>
-					<a class="flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/{m.guide}">{texts.howToCut}</a
-					>
+					{#if m.guide}<a class="flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/{m.guide}"
+							>{texts.howToCut}</a
+						>{/if}
 				</li>
 			{/each}
 		</ol>

@@ -58,11 +58,14 @@ export class Hand {
 		return this.plan ?? this.made();
 	}
 
+	#bought = () => this.now.wants.flatMap((w) => (w.buys > 0 ? [{ want: w.id, count: w.buys }] : []));
+
 	async #told(batches: readonly Asked[], resolve: boolean): Promise<Told> {
 		const response = await fetch(`${this.base()}/plan/try.json`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ ...this.choice(), batches, resolve })
+			// What is bought stays as it is; found anew around what is held it is found with the rest.
+			body: JSON.stringify({ ...this.choice(), batches, buys: this.#bought(), resolve })
 		});
 		return (await response.json()) as Told;
 	}

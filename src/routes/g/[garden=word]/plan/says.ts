@@ -61,6 +61,8 @@ export function comparedTo(here: Totals, usual: Totals, currency: string): strin
 	const batches = here.batches - usual.batches;
 	if (batches)
 		parts.push(`${Math.abs(batches)} ${Math.abs(batches) === 1 ? 'batch' : 'batches'} ${batches > 0 ? 'more' : 'fewer'}`);
+	const buys = here.buys - usual.buys;
+	if (buys) parts.push(`${Math.abs(buys)} ${buys > 0 ? 'more' : 'fewer'} bought`);
 	const minutes = Math.round((here.minutes - usual.minutes) / 5) * 5;
 	if (minutes) parts.push(`${sayMinutes(Math.abs(minutes))} ${minutes > 0 ? 'more' : 'less'}`);
 	const cost = Math.round(here.cost - usual.cost);

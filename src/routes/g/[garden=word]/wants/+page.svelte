@@ -74,9 +74,11 @@
 						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
 					<p class="note">
-						{#if want.planted}{texts.planted(want.planted)}{/if}
+						{#if want.planted > want.bought}{texts.planted(want.planted - want.bought)}{/if}
+						{#if want.bought}{texts.bought2(want.bought)}{/if}
 						{#if want.growing}{texts.growing(want.growing)}{/if}
 						{#if want.planned}{texts.planned(want.planned)}{/if}
+						{#if want.buying}{texts.toBuy(want.buying)}{/if}
 						{#if want.waits}{texts.forItsStock(want.waits.target, sayDate(want.waits.due))}{/if}
 						{#if want.standing === 'no plan'}{texts.nothingPlannedOrGrowing}{/if}
 					</p>

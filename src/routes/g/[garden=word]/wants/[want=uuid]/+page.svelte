@@ -15,6 +15,7 @@
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
 	import { HINGE_WORDS, PLACE_WORDS, PURPOSE_WORDS, sayRange } from '$lib/ui/say.js';
+	import Bought from './Bought.svelte';
 	import ChangeWant from './ChangeWant.svelte';
 	import Instead from './Instead.svelte';
 	import WayBest from './WayBest.svelte';
@@ -65,7 +66,7 @@
 				<a href="{base}/wants/{want.waits.id}">{texts.forItsStock(want.waits.target, sayDate(want.waits.due))}</a>
 			</p>
 		{/if}
-		{#if want.batches.length}
+		{#if want.batches.length || want.buying || want.bought}
 			<p class="mt-1 max-w-prose text-lg">
 				{texts.asThingsStand}
 				<strong>{notQuite(want.odds, want.confidence)}{sayDoes(want.odds, 'you', 'get', texts.orMore(want.target))}</strong>; {sayCount(
@@ -73,8 +74,14 @@
 				)}.
 				{#each want.wouldDo as o (o.target + o.due)}{sayWouldDo(want, o, o.odds)}.
 				{/each}
-				{#if want.planned}{texts.withoutWhatIsOnly(sayOdds(want.oddsGrowing))}{/if}
+				{#if want.planned || want.buying}{texts.withoutWhatIsOnly(sayOdds(want.oddsGrowing))}{/if}
 			</p>
+			{#if want.bought || want.buying}
+				<p class="mt-1">
+					{#if want.bought}{texts.soManyWereBought(want.bought)}{/if}
+					{#if want.buying}{texts.soManyAreToBe(want.buying)}{/if}
+				</p>
+			{/if}
 			{#if data.promised}
 				{@const then = data.promised}
 				<p class="note mt-1">
@@ -129,6 +136,10 @@
 			{/each}
 		</ul>
 	</section>
+{/if}
+
+{#if !want.dropped && (want.buying || want.standing !== 'met')}
+	<Island><Bought {want} price={data.price} {currency} today={data.garden.today} /></Island>
 {/if}
 
 {#if p}

@@ -40,7 +40,13 @@
 						items={kinds.map((k) => ({ value: k.id, name: k.name, also: k.also }))}
 					/>
 				{/if}
-				<WouldDoFields enough={want.enough} lateWeeks={want.lateWeeks} weighs={want.weighs} />
+				<WouldDoFields
+					enough={want.enough}
+					lateWeeks={want.lateWeeks}
+					mayBuy={want.mayBuy}
+					oneAge={want.purpose === 'hedge'}
+					weighs={want.weighs}
+				/>
 				<Field label={texts.whatForInYour} name="label" value={want.label} maxlength={120} />
 			</EntryForm>
 		{/key}

@@ -93,7 +93,7 @@
 					items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 				/>
 				{#if ofAny}<OtherKinds kind={kindId} {items} onchange={(chosen) => (orKinds = chosen)} />{/if}
-				<WouldDoFields />
+				<WouldDoFields oneAge={purpose === 'hedge'} />
 				<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} /></Island
 			>
 		</EntryForm>
