@@ -1,4 +1,4 @@
-/** Plants bought towards a want, in gardens that the demo is not: planned, taken, on the round, bought; one undo. */
+/** Plants bought towards a want, and plants wanted in pots, in gardens that the demo is not: planned, taken, on the round, had; one undo. */
 import { expect, test } from './app.js';
 import { addStock, addWant, newGarden, send } from './growers.js';
 import { read } from './plainly.js';
@@ -90,4 +90,34 @@ test('what is short is bought in one tap, and one undo takes it back; what canâ€
 	expect(await told('many')).toContain('To be bought: a number, please.');
 	expect(await told('0')).toContain('nothing was written');
 	await expect(addWant(base, 'lavender', 8, '2027-03-01', { may_buy: '9', weighs: 'alike' })).rejects.toThrow();
+});
+
+test('pots for a sale before the last frost: ready in time where nothing could be planted, handed over on their day', async ({
+	app,
+	page
+}) => {
+	test.setTimeout(200_000);
+	const base = await newGarden(app.url, 'Subarctic', 'North');
+	await addStock(base, 'fuchsia', { count: '3' });
+	const planted = await addWant(base, 'fuchsia', 6, '2027-05-20', { label: 'tubs' });
+	const pots = await addWant(base, 'fuchsia', 6, '2027-05-20', { purpose: 'gifts', label: 'plant sale' });
+	const plan = await ask(base);
+	const of = (id: string) => plan.wants.find((w) => w.id === id)!;
+	expect(of(pots.id).odds).toBeGreaterThan(0.85);
+	expect(of(planted.id).odds).toBeLessThan(0.1);
+	const stages = of(pots.id).batches[0]!.stages;
+	expect(stages.map((s) => s.to)).not.toContain('planted');
+	// They stand until the sale.
+	expect(stages.some((s) => s.until >= '2027-05-20')).toBe(true);
+	await page.goto(`${base}/plan`);
+	await page.getByRole('button', { name: 'Take this plan' }).click({ timeout: 60_000 });
+	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const told = await read(pots.at);
+	expect(told).toContain('Ready in their pots about');
+	expect(told).not.toContain('In the ground');
+	// The whole want is told as the plan told it.
+	const after = (await ask(base)).wants.find((w) => w.id === pots.id)!;
+	expect(after.odds).toBeCloseTo(of(pots.id).odds, 2);
+	const batch = after.growing[0]!.id;
+	expect(await read(`${base}/bench/${batch}`)).toMatch(/end up ready in pots/);
 });

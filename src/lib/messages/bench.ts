@@ -59,6 +59,7 @@ const en = {
 	// BenchRow
 	plannedFor: (plannedOn: Said) => `planned for ${plannedOn}`,
 	struck: (struckOn: Said) => `struck ${struckOn}`,
+	readyAbout: (usual: Said) => `Ready about ${usual}`,
 	plantedAbout: (usual: Said) => `Planted about ${usual}`,
 	late: 'late, ',
 	from: (more: Said, from: Said) => `${more}from ${from}`,

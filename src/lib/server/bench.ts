@@ -16,6 +16,7 @@ import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
 import type { Trouble } from '$lib/core/plan/troubleWords.js';
 import { meanCount, quantilesOf } from '$lib/core/odds/strike.js';
+import { endsInPots } from '$lib/core/plan/ends.js';
 import type { Task } from '$lib/core/round/tasks.js';
 
 export interface BatchView extends Batch {
@@ -28,6 +29,8 @@ export interface BatchView extends Batch {
 	inHand: number;
 	/** What it will usually come to, and between what, in the ground. */
 	coming: { mean: number; p05: number; p50: number; p95: number } | null;
+	/** It is wanted in pots: it is planted nowhere, and those days are of being ready. */
+	inPots: boolean;
 	plantedOn: { quick: string; usual: string; slow: string } | null;
 	/** Stages with the day they are usually reached. */
 	steps: { to: StageName; from: string; on: string }[];
@@ -108,6 +111,7 @@ export async function batchViews(
 			placeName: place?.name ?? '',
 			inHand: inHand(b),
 			coming: f && q ? { mean: meanCount(f.pmf), p05: q.p05, p50: q.p50, p95: q.p95 } : null,
+			inPots: k !== null && endsInPots(k.way),
 			plantedOn: f?.planted
 				? { quick: isoOf(f.planted.quick), usual: isoOf(f.planted.usual), slow: isoOf(f.planted.slow) }
 				: null,

@@ -111,6 +111,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
+				pots: w.purpose === 'gifts',
 				buys: w.may_buy > boughtFor(w) ? { most: w.may_buy - boughtFor(w), each: priceOf(m.kinds, w) } : null,
 				bought: boughtFor(w),
 				waits: waitsFor(snapshot.wants, w, m.today) !== null,

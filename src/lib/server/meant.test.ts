@@ -176,3 +176,26 @@ describe('plants that are bought towards a want', () => {
 		expect(await code(record(writer, [want(uuidv7(), { may_buy: 9 })]))).toBe('want.buy');
 	});
 });
+
+describe('what is wanted in pots', () => {
+	it('counts once it is given, and what is given of what was to be planted does not', async () => {
+		const stock = uuidv7();
+		expect(await code(record(writer, [stockAct(stock)]))).toBe('ok');
+		for (const [purpose, had] of [
+			['gifts', 6],
+			['plants', 0]
+		] as const) {
+			const [wanted, batch] = [uuidv7(), uuidv7()];
+			expect(await code(record(writer, [want(wanted, { purpose, target: 6 })]))).toBe('ok');
+			expect(await code(record(writer, [struckAct(batch, stock, 10), act('batch.meant', batch, { want_id: wanted })]))).toBe(
+				'ok'
+			);
+			expect(await code(record(writer, [act('batch.potted', batch, { count: 8, container: '', place_id: null })]))).toBe('ok');
+			const potted = await view(wanted);
+			expect(potted.planted).toBe(0);
+			expect(await code(record(writer, [act('batch.given', batch, { count: 6, to: 'the fête' })]))).toBe('ok');
+			expect(await view(wanted)).toMatchObject({ planted: had, standing: had === 6 ? 'met' : 'unlikely' });
+			if (had === 6) expect((await view(wanted)).odds).toBe(1);
+		}
+	});
+});

@@ -39,6 +39,7 @@ import type { Rooting } from '$lib/core/odds/rooting.js';
 import { beliefsOf } from '$lib/core/plan/beliefs.js';
 import { calendarClock, growthClock } from '$lib/core/plan/clock.js';
 import type { Clock } from '$lib/core/plan/clock.js';
+import { inPots } from '$lib/core/plan/ends.js';
 import { forecastFrom } from '$lib/core/plan/forecast.js';
 import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
@@ -70,6 +71,8 @@ export interface Model {
 	shelter: ShelterOf;
 	/** Mean temperature of a day at a place. */
 	means: ReturnType<typeof meansOf>;
+	/** Wants of plants in their pots, sold or given away, with their days. */
+	potsFor: ReadonlyMap<string, DayNumber>;
 	/** Last day on which one of the living batches was struck from a stock plant. */
 	struckFrom: ReadonlyMap<string, DayNumber>;
 	/** Lowest and highest of a day that has been at a place; null where nobody knows. */
@@ -118,6 +121,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		shelter,
 		means: meansOf(places, readings, shelter, season.sky),
 		nights: nightsOf(places, readings, shelter, season.sky),
+		potsFor: new Map(snapshot.wants.flatMap((w) => (w.purpose === 'gifts' ? [[w.id, dayNumber(w.due)] as const] : []))),
 		struckFrom: lastStruck(living)
 	};
 }
@@ -136,8 +140,11 @@ export const stateOf = (m: Model, { last }: Snapshot): string =>
 /** A short name for a state: long ones would weigh on every key that begins with them. */
 export const shortOf = (value: unknown): string => createHash('sha1').update(JSON.stringify(value)).digest('base64');
 
+/** Plants of a batch that its want has had: in the ground and alive; of those that it is wanted in pots, given as well. */
+export const hadOf = (b: Batch, pots: boolean): number => b.planted - b.lostPlanted + (pots ? b.given : 0);
+
 /** Where the pieces stand. A planned batch stands unstruck on its day, or today if that has gone by. */
-export function standingOf(b: Batch, today: DayNumber): Standing {
+export function standingOf(b: Batch, today: DayNumber, pots = false): Standing {
 	if (b.status === 'planned') {
 		const on = Math.max(today, dayNumber(b.plannedOn!));
 		return { cohorts: [{ stage: 'unrooted', count: b.plannedCount, since: on, aliveOn: on }], planted: 0, struckOn: on };
@@ -149,7 +156,7 @@ export function standingOf(b: Batch, today: DayNumber): Standing {
 			since: dayNumber(c.since),
 			aliveOn: dayNumber(c.aliveOn)
 		})),
-		planted: b.planted - b.lostPlanted,
+		planted: hadOf(b, pots),
 		struckOn: dayNumber(b.struckOn!)
 	};
 }
@@ -191,11 +198,23 @@ const ownCounts = (b: Batch): Tallies => tallied(b.inherited, b.seen);
  */
 export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	const kind = m.kinds.get(b.kindId);
-	const way = wayIn(kind, b.wayId);
-	if (!kind || !way) return null;
+	const whole = wayIn(kind, b.wayId);
+	if (!kind || !whole) return null;
+	const wanted = m.potsFor.get(b.wantId ?? '');
+	const way = wanted === undefined ? whole : inPots(whole);
 	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]), m.formOf(b.stockId));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
-	const key = [m.state, b.id, b.version, b.status, b.placeId, b.unrooted, JSON.stringify(worth), figuresOf(kind, way)].join(' ');
+	const key = [
+		m.state,
+		b.id,
+		b.version,
+		b.status,
+		b.placeId,
+		b.unrooted,
+		wanted,
+		JSON.stringify(worth),
+		figuresOf(kind, way)
+	].join(' ');
 	return recent.of(key, () => reckoned(m, b, kind, way, worth));
 }
 
@@ -204,9 +223,11 @@ function figuresOf(kind: Kind, way: WayProfile): string {
 	// By both: ways are shared by gardens whose winters have taught them otherwise.
 	let of = figures.get(kind);
 	if (!of) figures.set(kind, (of = new Map()));
-	let text = of.get(way.id);
+	// To the ground and to its pots are two.
+	const name = `${way.id} ${way.stages.length}`;
+	let text = of.get(name);
 	if (text === undefined)
-		of.set(way.id, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
+		of.set(name, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
 	return text;
 }
 const figures = new WeakMap<Kind, Map<string, string>>();
@@ -215,7 +236,7 @@ const figures = new WeakMap<Kind, Map<string, string>>();
 const recent = new Kept<Known>(320, () => 40_000);
 
 function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallies): Known {
-	const standing = standingOf(b, m.today);
+	const standing = standingOf(b, m.today, m.potsFor.has(b.wantId ?? ''));
 	const winter = winterAt(m, kind, b, standing);
 	const off = offSeasonOf(m, kind, way, standing.struckOn);
 	const at = chancesAt(way, winter, off);
@@ -275,6 +296,7 @@ function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
 		clock: k.clock,
 		today: k.batch.status === 'planned' ? Math.max(m.today, k.standing.struckOn) : m.today,
 		due,
+		wanted: m.potsFor.get(k.batch.wantId ?? '') ?? null,
 		at: chancesAt(k.way, k.winter, k.off),
 		frost: k.frost,
 		years: m.season.years(k.kind),

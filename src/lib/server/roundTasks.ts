@@ -123,6 +123,44 @@ function openWindows(w: RoundWorld, day: DayNumber): RoundTask[] {
 	}
 }
 
+/** Plants in their pots whose day comes, to be given or sold. */
+const toGive = (w: RoundWorld, day: DayNumber): RoundTask[] =>
+	w.wants.flatMap((want): RoundTask[] => {
+		const due = dayNumber(want.due);
+		if (want.purpose !== 'gifts' || want.dropped_on || due < day) return [];
+		const from = asksFrom('give', Math.max(day, due - GIVE_AHEAD), w.marks('give', want.id), 7);
+		return w.batches.flatMap((b): RoundTask[] => {
+			const kind = w.kinds.get(b.kindId);
+			const way = wayIn(kind, b.wayId);
+			if (!kind || !way || b.wantId !== want.id) return [];
+			const count = way.stages.some((s) => s.to === 'potted') ? b.potted : b.rooted + b.potted;
+			if (count === 0) return [];
+			return [
+				task({
+					key: `give:${b.id}`,
+					work: 'give',
+					title: `Hand over ${count} ${kind.common}${want.label ? `, ${want.label}` : ''}`,
+					code: b.code,
+					from,
+					by: Math.max(due, from),
+					late: false,
+					placeId: b.placeId,
+					targets: [want.id],
+					batchId: b.id,
+					link: `bench/${b.id}?do=give`,
+					count,
+					minutes: Math.ceil(count * GIVE_MINUTES),
+					why: `Of the ${want.target} that are wanted by ${sayDate(want.due, false)}. Water them the day before, and give each its name.`,
+					seen: b.version
+				})
+			];
+		});
+	});
+/** Days before its day that what is wanted in pots comes on the round. Our own judgement. */
+const GIVE_AHEAD = 7;
+/** Minutes to look one over, label it and set it out. Common practice, no source. */
+const GIVE_MINUTES = 1;
+
 /** What grows may have done well since it was planned. */
 const fewerSaid = (few: number, of: number): string =>
 	few === of
@@ -316,6 +354,7 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 			...outForGood(w, day),
 			...openWindows(w, day),
 			...toBuy(w, day),
+			...toGive(w, day),
 			...groundTasks(w, day)
 		],
 		cares

@@ -1,6 +1,6 @@
 /** The plan simulated: what stands when, how often a second strike would be needed and helps, what the weeks may ask for. */
 import { error } from '@sveltejs/kit';
-import { forecastOf, known } from './model.js';
+import { forecastOf, hadOf, known } from './model.js';
 import type { Model } from './model.js';
 import { jointOf } from './jointSolved.js';
 import type { PlanAsked } from './jointSolved.js';
@@ -36,7 +36,7 @@ export async function simView({ watch, ...asked }: PlanAsked & { watch: Watched 
 	const living: Living = {
 		batches: each,
 		kinds: each.map((b) => b.kindId),
-		planted: parts.map((list) => list.reduce((n, b) => n + b.planted - b.lostPlanted, 0)),
+		planted: parts.map((list, i) => list.reduce((n, b) => n + hadOf(b, request.wants[i]!.pots ?? false), 0)),
 		others: request.wants.map((w) => {
 			const row = snapshot.wants.find((x) => x.id === w.id)!;
 			return row.purpose === 'keep' ? keepOf(m, m.kinds.get(w.kindId)!, snapshot.stocks, w.due).pmf : null;

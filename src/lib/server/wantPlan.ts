@@ -19,6 +19,7 @@ import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { canGive } from '$lib/core/material/capacity.js';
 import type { keepThrough } from '$lib/core/plan/keep.js';
 import { aloneOf, plan } from '$lib/core/plan/options.js';
+import { inPots } from '$lib/core/plan/ends.js';
 import type { Plan } from '$lib/core/plan/options.js';
 
 export interface StockChoice {
@@ -157,7 +158,8 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 	return result;
 
 	async function planFrom(stock: state.StockRow): Promise<Plan> {
-		const kind = m.kinds.get(stock.kind_id)!;
+		const of = m.kinds.get(stock.kind_id)!;
+		const kind = want.purpose === 'gifts' ? { ...of, ways: of.ways.map(inPots) } : of;
 		return plan({
 			kind,
 			book: m.book,

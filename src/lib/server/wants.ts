@@ -2,7 +2,7 @@
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { Kept } from './kept.js';
-import { modelOf, shortOf } from './model.js';
+import { hadOf, modelOf, shortOf } from './model.js';
 import { frostOnStock } from './stood.js';
 import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
@@ -198,9 +198,9 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 	}
 }
 
-/** Of a want stand already: planted and alive, or bought. */
+/** Of a want stand already: planted and alive, given away where that is what it is for, or bought. */
 export const standingOf = (w: state.WantRow, batches: readonly Batch[]): number =>
-	batches.reduce((n, b) => n + b.planted - b.lostPlanted, w.bought);
+	batches.reduce((n, b) => n + hadOf(b, w.purpose === 'gifts'), w.bought);
 
 const views = new Kept<WantView>(32, (v) => 3_000 + v.pmf.length * 8 + v.batches.length * 300, true);
 

@@ -10,7 +10,7 @@ import type { Part, Pattern } from './patterns.js';
 import { costOf, patternsFor } from './plan.js';
 import type { Prepared } from './plan.js';
 import type { Exact, Solved } from './solve.js';
-import { kindsFor } from './types.js';
+import { kindsFor, wayFor } from './types.js';
 import type { JointRequest, PlannedBatch } from './types.js';
 
 export interface HandBatch extends PlannedBatch {
@@ -47,7 +47,8 @@ export function byHand(
 		const want = p.r.wants[at];
 		const source = p.r.sources.find((s) => s.id === b.sourceId && want && kindsFor(want).includes(s.kindId));
 		const of = source && p.r.kinds.get(source.kindId)!;
-		const way = of?.kind.ways.find((w) => w.id === b.wayId);
+		const whole = of?.kind.ways.find((w) => w.id === b.wayId);
+		const way = want && whole && wayFor(want, whole);
 		if (!want || !source || !of || !way)
 			return refuse('plan.changed', 'One of these batches is not of this plan any more: plan again.');
 		const on = sayDate(isoOf(b.on));

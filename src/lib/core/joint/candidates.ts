@@ -16,7 +16,7 @@ import type { Rows, Asks } from './needs.js';
 import type { Sample } from './sample.js';
 import { timetableOf } from '../plan/timetable.js';
 import type { Timetable } from '../plan/timetable.js';
-import { kindsFor } from './types.js';
+import { kindsFor, wayFor } from './types.js';
 import type { JointRequest, JointWant, Source } from './types.js';
 
 /** Dates looked at for one way from one stock plant: weekly where they are few, further apart where a window is long. */
@@ -82,7 +82,8 @@ export class Field {
 	}
 
 	oddsOf(source: Source, way: WayProfile): ReadonlyMap<StageName, Belief> {
-		const key = `${source.id} ${way.id}`;
+		// To the ground it has a stage more than to its pots.
+		const key = `${source.id} ${way.id} ${way.stages.length}`;
 		let odds = this.odds.get(key);
 		if (!odds) this.odds.set(key, (odds = beliefsOf(way, source.record[way.id] ?? {}, this.r.rho)));
 		return odds;
@@ -124,7 +125,7 @@ export class Field {
 		least: number
 	): Candidate | null {
 		const { kind, season } = this.r.kinds.get(source.kindId)!;
-		const usual = walk({ kind, way, start: on, season });
+		const usual = walk({ kind, way, start: on, season, wanted: want.due });
 		const most = canGive(source.stock, way.gives, source.takings, on);
 		if (!usual || most < 1) return null;
 		const odds = this.oddsOf(source, way);
@@ -165,7 +166,8 @@ export class Field {
 		for (const source of this.r.sources) {
 			if (!kinds.includes(source.kindId)) continue;
 			const { kind } = this.r.kinds.get(source.kindId)!;
-			for (const way of kind.ways) {
+			for (const whole of kind.ways) {
+				const way = wayFor(want, whole);
 				if (this.r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
 				for (const { on, window } of this.datesOf(want, kind.id, way)) {
 					const c = this.candidate(want, source, way, on, window);

@@ -2,6 +2,7 @@
 import type { DayNumber } from '../dates.js';
 import type { StageName, WayProfile } from '../handbook/schema.js';
 import type { Belief } from '../odds/belief.js';
+import { endsInPots } from '../plan/ends.js';
 import { daysByLuck, PIECES, TIMED } from '../plan/lucks.js';
 import { PARTS_OF_WINTER } from '../plan/timing.js';
 import type { Sample } from './sample.js';
@@ -44,6 +45,7 @@ export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
 	const stages = timedOf(c.way);
 	const lucks = sample.lucksOf(c.name);
 	const many = c.years.length;
+	const pots = endsInPots(c.way);
 	for (let s = 0; s < q.length; s++) {
 		const year = c.years[sample.yearIn(s, many)]!;
 		const start = c.on - year.base;
@@ -59,7 +61,7 @@ export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
 				if (day > last) break;
 			}
 			if (day > last) continue;
-			const on = year.planted[day]!;
+			const on = pots ? day : year.planted[day]!;
 			if (on < 0 || on > last) continue;
 			if (!winter) inTime++;
 			else {

@@ -15,7 +15,7 @@ import { MOST_DAYS } from './plan.js';
 import { sourceOf } from './sample.js';
 import type { Sample } from './sample.js';
 import { Tail } from './tail.js';
-import { kindsFor } from './types.js';
+import { kindsFor, wayFor } from './types.js';
 import type { JointRequest, JointWant, Source } from './types.js';
 
 /** One time that pieces are taken, from the parent and from what was kept before. */
@@ -207,10 +207,12 @@ function climb({ r, field, sources, way, want, tail, days, last, young }: Climb,
 			});
 		}
 	const { kind, season } = r.kinds.get(source.kindId)!;
-	const usual = walk({ kind, way, start: days[end]!, season });
+	// The last step is for the want; all before it for the stock.
+	const wanted = wayFor(want, way);
+	const usual = walk({ kind, way: wanted, start: days[end]!, season });
 	if (!usual) return null;
 	const oddsBy = (due: DayNumber) => {
-		const q = field.chances(name(end), source, way, days[end]!, due);
+		const q = field.chances(name(end), source, wanted, days[end]!, due);
 		return (most: number): number =>
 			taken[end]!.reduce((sum, n, i) => sum + tail.of(Math.min(n, most), q[Math.floor(i / DRAWS)]!), 0) / taken[end]!.length;
 	};

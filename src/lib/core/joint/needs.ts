@@ -164,6 +164,7 @@ export class Rows {
 	}
 
 	private eachMinute({ needs, struck }: StandingStages, visit: (week: number, minutes: number) => void): void {
+		const winters = needs.filter((n) => n.to === 'wintered');
 		for (const n of needs) {
 			const from = this.weekOf(n.from);
 			if (n.handling > 0 && n.from >= this.r.today) {
@@ -171,7 +172,9 @@ export class Rows {
 				const weeks = struck && n === needs[0] ? 1 : SPREAD_WEEKS;
 				for (let w = from; w < Math.min(from + weeks, this.weeks); w++) visit(w, n.handling / weeks);
 			}
-			if (n.minutesPerWeek > 0) for (let w = from; w < this.weeks && this.dayOf(w) < n.until; w++) visit(w, n.minutesPerWeek);
+			if (n.minutesPerWeek === 0) continue;
+			for (let w = from; w < this.weeks && this.dayOf(w) < n.until; w++)
+				if (!inWinter(winters, n, this.dayOf(w) + 3)) visit(w, n.minutesPerWeek);
 		}
 	}
 
@@ -193,7 +196,7 @@ export class Rows {
 			if (n.areaCm2 <= 0) continue;
 			for (let week = this.weekOf(n.from); week < this.weeks && this.dayOf(week) < n.until; week++) {
 				const day = this.dayOf(week) + 3;
-				if (n.to !== 'wintered' && winters.some((x) => x.from <= day && day < x.until)) continue;
+				if (inWinter(winters, n, day)) continue;
 				const resting = n.to === 'wintered' || rests.some((x) => x.from <= day && day < x.to);
 				yield { week, cm2: n.areaCm2, set: this.setFor(kind, n, grows(n.to), resting) };
 			}
@@ -284,6 +287,10 @@ export class Rows {
 		return { of: source, day: this.stockDays[at]![row - this.stockRow.get(source.id)!]! };
 	}
 }
+
+/** A winter that falls into a stage is cared for, and stands, as winter. */
+const inWinter = (winters: readonly StageNeed[], n: StageNeed, day: DayNumber): boolean =>
+	n.to !== 'wintered' && winters.some((x) => x.from <= day && day < x.until);
 
 /** More than all there is, by far. */
 const NEVER = 1_000;

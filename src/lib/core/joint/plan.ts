@@ -13,6 +13,7 @@ import type { Part, Pattern, PatternsOf } from './patterns.js';
 import { roomIn } from './rooms.js';
 import { Sample } from './sample.js';
 import type { Tail } from './tail.js';
+import { wayFor } from './types.js';
 import type { JointPlan, JointRequest, JointWant, Load, PlannedFor } from './types.js';
 
 /** Seasons of the sample that the search is made on. */
@@ -84,7 +85,7 @@ export function prepareJoint(asked: JointRequest, known?: Field, tails = new Map
 
 function rowsOf(r: JointRequest, candidates: readonly (readonly Candidate[])[]): Rows {
 	const until = candidates.reduce(
-		(day, list) => list.reduce((d, c) => Math.max(d, c.usual.planted), day),
+		(day, list) => list.reduce((d, c) => Math.max(d, c.usual.leaves), day),
 		r.wants.reduce((d, w) => Math.max(d, lastDue(w)), r.today)
 	);
 	const takenOn = new Map<string, DayNumber[]>();
@@ -150,7 +151,7 @@ function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
 		const way = r.kinds.get(source?.kindId ?? '')?.kind.ways.find((w) => w.id === x.wayId);
 		const c =
 			x.wantId === want.id && source && way
-				? field.candidate(want, source, way, x.on, field.windowOn(source.kindId, way, x.on), true)
+				? field.candidate(want, source, wayFor(want, way), x.on, field.windowOn(source.kindId, way, x.on), true)
 				: null;
 		return c ? [{ c, n: x.pieces }] : [];
 	});

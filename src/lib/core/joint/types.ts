@@ -1,10 +1,11 @@
 /** What the joint plan is asked and what it answers: all wants of a garden at once. Days, pieces, minutes, cm², money. */
 import type { DayNumber } from '../dates.js';
 import type { Tallies } from '../evidence/tally.js';
-import type { Kind } from '../handbook/schema.js';
+import type { Kind, WayProfile } from '../handbook/schema.js';
 import type { StockPlant, Taking } from '../material/capacity.js';
 import type { Book } from '../mix/stands.js';
 import type { StageNeed } from '../plan/effort.js';
+import { inPots } from '../plan/ends.js';
 import type { Year } from '../plan/walk.js';
 import type { Span } from '../season/growth.js';
 import type { Season } from '../season/season.js';
@@ -32,6 +33,8 @@ export interface JointWant {
 	confidence: number;
 	/** How much a want that is not met weighs against others; 1 the usual. */
 	priority: number;
+	/** Its plants are sold or given away in their pots: they count once they are ready. */
+	pots?: boolean;
 	/** All that is struck for it by one way within a season, so that it grows up alike: a hedge. */
 	oneAge?: boolean;
 	/** The stock that it is taken from is grown first: until then nothing is struck for it but what meets it as sure as asked. */
@@ -66,6 +69,9 @@ export const kindsFor = (want: Pick<JointWant, 'kindId' | 'orKinds'>): readonly 
 	want.kindId,
 	...(want.orKinds ?? [])
 ];
+
+/** A way as it serves a want: to the ground, or to the pots that it is wanted in. */
+export const wayFor = (want: Pick<JointWant, 'pots'>, way: WayProfile): WayProfile => (want.pots ? inPots(way) : way);
 
 /** A want as it would do too, with what stands by its day. */
 export interface Otherwise extends Pick<JointWant, 'target' | 'due' | 'already'> {

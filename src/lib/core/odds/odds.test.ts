@@ -260,13 +260,16 @@ describe('learning and adding', () => {
 			'almost always 4',
 			'usually 4, and 9 times in 10 between 2 and 5'
 		]);
-		expect([spread(0, 0, 0), spread(0, 0, 2), spread(0, 1, 2), spread(4, 4, 4), spread(2, 4, 5)].map(sayPlanted)).toEqual([
+		expect(
+			[spread(0, 0, 0), spread(0, 0, 2), spread(0, 1, 2), spread(4, 4, 4), spread(2, 4, 5)].map((x) => sayPlanted(x))
+		).toEqual([
 			'Don’t count on any of these being planted',
 			'Don’t count on any of these being planted; at best 2 are',
 			'Of these usually 1 ends up planted, 9 times in 10 between 0 and 2',
 			'Of these almost always 4 end up planted',
 			'Of these usually 4 end up planted, 9 times in 10 between 2 and 5'
 		]);
+		expect(sayPlanted(spread(4, 4, 4), true)).toBe('Of these almost always 4 end up ready in pots');
 		expect(sayOddsShort(0.41)).toBe('4 in 10');
 		expect(sayThat(0.41, 'it rains')).toBe('4 in 10 that it rains');
 		expect(sayThat(1, 'it rains')).toBe('almost certain that it rains');

@@ -58,12 +58,14 @@ export function sayCount({ p05, p50, p95 }: Spread): string {
 }
 
 /** The same of pieces on their way to the ground. */
-export function sayPlanted({ p05, p50, p95 }: Spread): string {
+/** @param pots they are wanted in their pots, and count once they are ready */
+export function sayPlanted({ p05, p50, p95 }: Spread, pots = false): string {
+	const there = pots ? 'ready in pots' : 'planted';
 	if (p50 === 0)
-		return `Don’t count on any of these being planted${p95 > 0 ? `; at best ${p95} ${p95 === 1 ? 'is' : 'are'}` : ''}`;
+		return `Don’t count on any of these being ${there}${p95 > 0 ? `; at best ${p95} ${p95 === 1 ? 'is' : 'are'}` : ''}`;
 	const end = p50 === 1 ? 'ends' : 'end';
-	if (p05 === p95) return `Of these almost always ${p50} ${end} up planted`;
-	return `Of these usually ${p50} ${end} up planted, 9 times in 10 between ${p05} and ${p95}`;
+	if (p05 === p95) return `Of these almost always ${p50} ${end} up ${there}`;
+	return `Of these usually ${p50} ${end} up ${there}, 9 times in 10 between ${p05} and ${p95}`;
 }
 
 /** A sentence begins with it. */

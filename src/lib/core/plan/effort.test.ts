@@ -51,7 +51,7 @@ describe('effort', () => {
 		['potted', betaOf(0.8, 10)],
 		['ready', betaOf(0.9, 10)]
 	]);
-	const e = effortOf({ walk: { steps, planted: 34 }, odds, struck: 40, way: soft, book });
+	const e = effortOf({ walk: { steps, planted: 34, leaves: 34 }, odds, struck: 40, way: soft, book });
 
 	it('counts containers by what is expected to enter each stage', () => {
 		// 40 struck fill two trays of 24; 20 are expected to root, 16 of them to live in their pots.
@@ -80,9 +80,11 @@ describe('effort', () => {
 			['wintered', betaOf(0.9999, 1e6)],
 			['ready', betaOf(0.9999, 1e6)]
 		]);
-		const e = effortOf({ walk: { steps: w, planted: 204 }, odds: sure, struck: 10, way: soft, book });
+		const e = effortOf({ walk: { steps: w, planted: 204, leaves: 204 }, odds: sure, struck: 10, way: soft, book });
 		// Ten pots: twenty weeks of winter, and from day 14 to planting on day 204 without the 140 days of winter.
 		expect(e.minutes).toBeCloseTo(10 * 0.07 * 20 + (10 * 0.7 * 50) / 7, 1);
+		// They take their room until they leave.
+		expect(e.stages.find((s) => s.to === 'ready')!.until).toBe(204);
 	});
 
 	it('buys pots and mix once for stages that keep the same container', () => {

@@ -51,6 +51,9 @@ export interface EffortOf {
 const overlap = (a: Pick<Step, 'from' | 'to'>, b: Pick<Step, 'from' | 'to'>): number =>
 	Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from));
 
+/** What is ready waits in its pots for the day on which it is planted, or for which it is wanted. */
+const leavingOf = (step: Step, walk: Walk): number => Math.max(step.to, walk.leaves);
+
 /**
  * Days of a stage that are its own: a winter that falls into it is cared for as winter, and what is ready waits for
  * its planting in the last stage's pots.
@@ -58,7 +61,7 @@ const overlap = (a: Pick<Step, 'from' | 'to'>, b: Pick<Step, 'from' | 'to'>): nu
 function daysOf(step: Step, walk: Walk): number {
 	if (step.stage.to === 'wintered') return step.to - step.from;
 	const timed = walk.steps.filter((s) => s.stage.to !== 'wintered' && s.stage.to !== 'planted');
-	const held = step === timed.at(-1) ? { from: step.from, to: Math.max(step.to, walk.planted) } : step;
+	const held = step === timed.at(-1) ? { from: step.from, to: leavingOf(step, walk) } : step;
 	const winters = walk.steps.filter((s) => s.stage.to === 'wintered');
 	return held.to - held.from - winters.reduce((days, w) => days + overlap(held, w), 0);
 }
@@ -70,6 +73,7 @@ export function effortOf({ walk, odds, struck, way, book }: EffortOf): Effort {
 	let cost = 0;
 	let minutes = 0;
 	let held = '';
+	const lasting = walk.steps.findLast((s) => s.stage.to !== 'wintered' && s.stage.to !== 'planted');
 	const stages = walk.steps.map((step): StageNeed => {
 		const { stage, from, to } = step;
 		const { container, each } = holding(book, way, stage);
@@ -82,7 +86,7 @@ export function effortOf({ walk, odds, struck, way, book }: EffortOf): Effort {
 		const need: StageNeed = {
 			to: stage.to,
 			from,
-			until: to,
+			until: step === lasting ? leavingOf(step, walk) : to,
 			entering,
 			container: container?.name ?? stage.holds,
 			open: container?.vessel === null,

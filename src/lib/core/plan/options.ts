@@ -189,7 +189,8 @@ function holds(s: Search, offer: Offer): boolean {
 	return wantOdds(s.r.target, s.r.others, [...s.r.growing, ...batches]).probability >= s.r.confidence - 1e-9;
 }
 
-const walkFrom = (s: Search, on: DayNumber): Walk | null => walk({ kind: s.r.kind, way: s.way, start: on, season: s.r.season });
+const walkFrom = (s: Search, on: DayNumber): Walk | null =>
+	walk({ kind: s.r.kind, way: s.way, start: on, season: s.r.season, wanted: s.r.due });
 
 interface DateFacts {
 	on: DayNumber;

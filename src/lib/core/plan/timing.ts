@@ -12,6 +12,7 @@ import { LUCKS } from '../odds/rooting.js';
 import type { Rooting } from '../odds/rooting.js';
 import type { Season } from '../season/season.js';
 import type { Clock } from './clock.js';
+import { endsInPots } from './ends.js';
 import { daysByLuck, LUCK_POINTS, OWN_SHARES, PIECES } from './lucks.js';
 import { tableFor } from './timetable.js';
 import type { Timetable } from './timetable.js';
@@ -45,6 +46,8 @@ export interface ForecastOf {
 	today: DayNumber;
 	/** What is not there by then does not count; null: however late. */
 	due: DayNumber | null;
+	/** Of a way that ends in pots: the day for which they are wanted. */
+	wanted?: DayNumber | null | undefined;
 	/** A stage's chance where this batch stands and when it was struck, from the way's: the same if left out. */
 	at?: ((stage: StageName, usual: number) => number) | undefined;
 	/** A night that may have killed all that was last seen alive before it, and the chance that it did not. */
@@ -187,6 +190,7 @@ export function prepare(asked: ForecastOf): Prepared {
 	const byWinters = new Int32Array(MOST_PARTS + 1);
 	const due = f.due ?? Infinity;
 	const { today } = f;
+	const pots = endsInPots(f.way);
 	for (let k = 0; k < LUCK_POINTS.length; k++) {
 		const luck = LUCK_POINTS[k]!;
 		const at = Math.floor(luck.year * f.years.length);
@@ -206,7 +210,7 @@ export function prepare(asked: ForecastOf): Prepared {
 				if (t.ready) day = passed(today, t.ready, day, i, table);
 				day = Math.max(today, day) - table.base;
 				if (j === largest) all += w;
-				const on = day >= table.days ? -1 : table.planted[day]!;
+				const on = day >= table.days ? -1 : pots ? day : table.planted[day]!;
 				if (on < 0) continue;
 				if (j === largest) weights[on + table.base - first]! += w;
 				if (on + table.base > due) continue;
@@ -290,6 +294,7 @@ function usualWalk(f: ForecastOf, c: StandingCohort | null): Walk | null {
 		season: f.season,
 		reached,
 		aliveOn: c.aliveOn,
+		wanted: f.wanted,
 		today: f.today,
 		rootedOn: c.stage === 'unrooted' ? usuallyRooted(f) : null
 	});

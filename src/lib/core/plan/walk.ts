@@ -1,6 +1,7 @@
 /** A batch's way through the seasons: when each stage is reached, from strike to the ground. */
 import type { DayNumber } from '../dates.js';
 import type { Kind, Stage, StageName, WayProfile } from '../handbook/schema.js';
+import { endsInPots } from './ends.js';
 import { daysAt, durationOf } from '../odds/durations.js';
 import { woreOn } from '../season/season.js';
 import type { Season } from '../season/season.js';
@@ -16,7 +17,10 @@ export interface Step {
 export interface Walk {
 	/** Stages gone through, in order of time; wintered once for each winter crossed. */
 	steps: Step[];
+	/** Day of planting; of a way that ends in pots the day on which they are ready. */
 	planted: DayNumber;
+	/** Until then they stand where they are. */
+	leaves: DayNumber;
 }
 
 /** Farther ahead than this nothing is planted. */
@@ -99,6 +103,8 @@ export interface WalkFrom {
 	luck?: number;
 	/** Nothing ahead is done before this day. */
 	today?: DayNumber;
+	/** Of a way that ends in pots: the day for which they are wanted. */
+	wanted?: DayNumber | null | undefined;
 	/** Day on which the pieces root, where that is known better than from the handbook's days. */
 	rootedOn?: DayNumber | null;
 }
@@ -118,19 +124,21 @@ export function walk(w: WalkFrom): Walk | null {
 		steps.push({ stage, from: day, to });
 		day = to;
 	}
-	const planted = plantedFrom(year, Math.max(day, today));
+	const pots = endsInPots(way);
+	const planted = pots ? Math.max(day, today) : plantedFrom(year, Math.max(day, today));
 	if (planted === null) return null;
+	const leaves = pots ? Math.max(planted, w.wanted ?? planted) : planted;
 	const winter = way.stages.find((s) => s.to === 'wintered');
 	const behind = Math.max(start, w.aliveOn ?? start);
 	if (winter)
 		for (const rest of year.rests) {
 			const middle = (rest.from + rest.to) / 2;
-			if (middle < behind || middle > planted) continue;
-			const to = Math.min(rest.to, planted);
+			if (middle < behind || middle > leaves) continue;
+			const to = Math.min(rest.to, leaves);
 			const at = steps.findIndex((s) => s.to > to);
 			steps.splice(at < 0 ? steps.length : at, 0, { stage: winter, from: Math.max(start, rest.from), to });
 		}
 	const last = way.stages.find((s) => s.to === 'planted');
 	if (last) steps.push({ stage: last, from: planted, to: planted });
-	return { steps, planted };
+	return { steps, planted, leaves };
 }

@@ -5,6 +5,7 @@ import type { Kind, StageName, WayProfile } from '../handbook/schema.js';
 import { inHand } from '../ledger/batch.js';
 import type { Batch } from '../ledger/batch.js';
 import { GIVEN_UP } from '../odds/rootingWords.js';
+import { endsInPots } from '../plan/ends.js';
 import { walk } from '../plan/walk.js';
 import { afterGrowth } from '../season/season.js';
 import type { Season } from '../season/season.js';
@@ -201,6 +202,8 @@ const PLANTED_TOGETHER = ROUND.plantedTogether.value;
 
 function plantTask(t: TasksOf): Draft | null {
 	const { batch, kind, way, season, today } = t;
+	// Wanted in their pots: nobody plants them here.
+	if (endsInPots(way)) return null;
 	const potting = stageOf(t, 'potted');
 	const ready = batch.cohorts
 		.filter((c) => c.stage === 'potted' || (c.stage === 'rooted' && !potting))

@@ -127,6 +127,7 @@ class Season {
 		for (let k = 0; k < TIMED.length; k++) pace[k] = SHARED * (ALL * g + EACH * this.normal());
 		const due = of.want >= 0 ? r.wants[of.want]!.due - base : Infinity;
 		const now = r.today - base;
+		const pots = b.planted === null;
 		let rooted = 0;
 		let there = 0;
 		for (const part of parts) {
@@ -159,10 +160,20 @@ class Season {
 					if (lost) lost[timed[k]!.fails]!++;
 					continue;
 				}
-				const on = day >= end ? -1 : planted[day]!;
+				const on = day >= end ? -1 : pots ? day : planted[day]!;
 				if (on < 0) {
 					if (lost) lost[LATE]!++;
 					continue;
+				}
+				const last = timed.at(-1);
+				if (lost && last) {
+					// What is ready waits in its pots for the day on which it is planted, or for which it is wanted.
+					const a = week[day]!;
+					const z = week[Math.min(end, pots ? Math.max(on, due) : on)]!;
+					change[last.at]![a]!++;
+					change[last.at]![z]!--;
+					care[a]! += last.stage.care;
+					care[z]! -= last.stage.care;
 				}
 				const crossed = winters[on]! - alive;
 				if (b.winter && crossed > 0 && random() >= winter ** crossed) {

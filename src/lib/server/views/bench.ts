@@ -42,6 +42,7 @@ const shown = ({ rooting, next, holds, ...b }: BatchView) => ({
 	splitOff: b.splitOff,
 	inHand: b.inHand,
 	expected: b.expected,
+	inPots: b.inPots,
 	plantedOn: b.plantedOn && { usual: b.plantedOn.usual },
 	holds: { name: holds.name, count: holds.count, areaCm2: holds.areaCm2, open: holds.open },
 	rooting: rooting && { word: rooting.word },

@@ -54,7 +54,9 @@
 	</div>
 	<p>
 		{#if !isToday}
-			{#if b.plantedOn}<span class="text-faded">{texts.plantedAbout(sayDate(b.plantedOn.usual))}</span>{/if}
+			{#if b.plantedOn}<span class="text-faded"
+					>{(b.inPots ? texts.readyAbout : texts.plantedAbout)(sayDate(b.plantedOn.usual))}</span
+				>{/if}
 		{:else if b.next}<span class="font-semibold">{VERB[b.next.kind]}</span>
 			<span class={b.next.by < day ? 'font-semibold text-madder' : 'text-faded'}
 				>{texts.from(b.next.by < day ? texts.late : '', sayDate(isoOf(b.next.from), false))}</span

@@ -74,7 +74,9 @@
 						{#each want.wouldDo.slice(0, 1) as o (o.target + o.due)}<p class="note">{sayWouldDo(want, o, o.odds)}.</p>{/each}
 					{/if}
 					<p class="note">
-						{#if want.planted > want.bought}{texts.planted(want.planted - want.bought)}{/if}
+						{#if want.planted > want.bought}{(want.purpose === 'gifts' ? texts.handedOver : texts.planted)(
+								want.planted - want.bought
+							)}{/if}
 						{#if want.bought}{texts.bought2(want.bought)}{/if}
 						{#if want.growing}{texts.growing(want.growing)}{/if}
 						{#if want.planned}{texts.planned(want.planned)}{/if}

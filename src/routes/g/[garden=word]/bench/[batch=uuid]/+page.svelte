@@ -108,7 +108,7 @@
 			{/if}
 			{#if b.coming && (b.inHand > 0 || b.status === 'planned')}
 				<p class="mt-3 max-w-prose text-lg">
-					{sayPlanted(b.coming)}{#if b.plantedOn && b.coming.p50 > 0}{texts.about(
+					{sayPlanted(b.coming, b.inPots)}{#if b.plantedOn && b.coming.p50 > 0}{texts.about(
 							sayDate(b.plantedOn.usual)
 						)}{#if b.plantedOn.quick !== b.plantedOn.slow}<span class="note"
 								>{` (${sayRange(b.plantedOn.quick, b.plantedOn.slow)})`}</span

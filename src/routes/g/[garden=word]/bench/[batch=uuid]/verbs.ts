@@ -22,5 +22,6 @@ export const OFFERED: Record<string, Verb> = {
 	'winter-count': 'wintered',
 	'frost-count': 'wintered',
 	plant: 'planted',
+	give: 'given',
 	shelter: 'moved'
 };

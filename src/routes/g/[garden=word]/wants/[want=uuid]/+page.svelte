@@ -100,7 +100,7 @@
 				{/if}
 			{/if}
 			{#if want.ready}<p class="note mt-1">
-					{texts.inTheGroundAbout(
+					{(want.purpose === 'gifts' ? texts.readyInPots : texts.inTheGroundAbout)(
 						sayDate(want.ready.usual),
 						want.ready.quick === want.ready.slow ? '' : ` (${sayRange(want.ready.quick, want.ready.slow)})`
 					)}

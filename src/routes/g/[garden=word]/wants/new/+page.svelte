@@ -71,7 +71,11 @@
 					max={2000}
 				/>
 			{/if}
-			<DayField label={purpose === 'keep' ? texts.winterIsOverBy : texts.inTheGroundBy} name="due" bind:value={due} />
+			<DayField
+				label={purpose === 'keep' ? texts.winterIsOverBy : purpose === 'gifts' ? texts.readyInTheirPots : texts.inTheGroundBy}
+				name="due"
+				bind:value={due}
+			/>
 			<div>
 				<Stepper
 					label={texts.howSure}
