@@ -30,7 +30,7 @@ const en = {
 	on: 'On',
 	workingItOut: 'Working it out …',
 	tryIt: 'Try it',
-	leaveItOut: 'Leave it out',
+	planWithoutIt: 'Plan without it',
 	notByThisWay: 'Not by this way',
 	close: 'Close',
 
@@ -61,6 +61,8 @@ const en = {
 	onChange: (more: Said, pieces: Said, on: Said) => `${more}${pieces} on ${on}: change`,
 	nothingNewIsPlanned: 'Nothing new is planned beside what grows.',
 	nothingGrowsOrIs: 'Nothing grows or is planned.',
+	onUsuallyReadyAbout: (pieces: Said, piece: Said, on: Said, count: Said, from: Said) =>
+		`${pieces} ${piece} on ${on}, usually ${count} ready in pots about ${from}`,
 	onUsuallyPlantedAbout: (pieces: Said, piece: Said, on: Said, count: Said, from: Said) =>
 		`${pieces} ${piece} on ${on}, usually ${count} planted about ${from}`,
 
@@ -69,6 +71,19 @@ const en = {
 	nothingIsStruckFrom: (span: Said) => `Nothing is struck from ${span}.`,
 	withoutThatLimit: 'Without that limit',
 	itMayCostAt: (spend: Said) => `It may cost ${spend} at most.`,
+	whatIf: 'What if: more or less time, a shelf more, a want less',
+	minutesEachWeek: 'Minutes a week',
+	planWithThat: 'Plan with that',
+	moreRoomIn: 'More room in',
+	soMuch: 'So much',
+	aWantToLeave: 'A want to leave out',
+	leaveItOut: 'Leave it out',
+	asIfYouHad: (minutes: Said) => `As if you had ${minutes} a week.`,
+	asIfThereWere: (room: Said, place: Said) => `As if there were ${room} more room in ${place}.`,
+	asIfYouDid: (want: Said) => `As if you did not want ${want}.`,
+	notSo: 'Not so',
+	makeItSo: 'Make it so',
+	nothingOfThatIs: 'Nothing of that is written down.',
 	daysToKeepFree: 'Days or places to keep free, or money to keep to',
 	keptFree: (place: Said) => `Kept free: ${place}.`,
 	aPlaceToKeep: 'A place to keep free',

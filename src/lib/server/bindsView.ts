@@ -1,6 +1,6 @@
 /** What holds back a want that is short, and what would help, in sentences: asked after the plan is there. */
 import { handbook } from './handbook.js';
-import { jointOf } from './jointSolved.js';
+import { asIfOf, jointOf } from './jointSolved.js';
 import type { PlanAsked } from './jointSolved.js';
 import { isoOf } from '$lib/core/dates.js';
 import { withVariety } from '$lib/core/handbook/names.js';
@@ -28,6 +28,8 @@ export type ChangeDone = { words: string } & (
 	| { buy: { count: number } }
 	| { grow: { kind: string; plants: number; by: string; until: string } }
 	| { spend: number }
+	| { minutes: number }
+	| { room: string }
 	| { go: string }
 );
 
@@ -87,9 +89,9 @@ export async function bindsView({ want: only, ...asked }: PlanAsked & { want: st
 				case 'spend':
 					return { spend: (asked.spend ?? 0) + change.more };
 				case 'minutes':
-					return { go: 'settings' };
+					return { minutes: request.minutesPerWeek + change.more };
 				case 'room':
-					return { go: 'settings#places' };
+					return { room: `${change.roomId}~${change.moreCm2 + (asIfOf(asked).room.get(change.roomId) ?? 0)}` };
 				case 'bed':
 					return { want: { place: change.bedId } };
 				case 'stock':

@@ -23,8 +23,8 @@ import { boughtFor, priceOf } from '$lib/core/ledger/wish.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
-/** It stands already, its day has gone by, its day is too far off, or there are too many before it. */
-export type Left = 'met' | 'due' | 'far' | 'many';
+/** It stands already, its day has gone by, its day is too far off, there are too many before it, or it was left out by hand. */
+export type Left = 'met' | 'due' | 'far' | 'many' | 'without';
 /** More wants are planned by their days, the first of them first: what is planned is a fact for the rest. */
 const MOST_WANTS = 100;
 
@@ -44,9 +44,18 @@ export interface JointAsk {
 	left: readonly { wantId: string; why: Left }[];
 }
 
+export interface AsIf {
+	minutes: number | null;
+	/** By place: cm² more. */
+	room: ReadonlyMap<string, number>;
+	without: ReadonlySet<string>;
+}
+
 export interface JointOptions {
 	weights?: Weights;
 	rules?: Rules;
+	/** As if there were so many minutes a week, so much more room in a place, and these wants were not. */
+	asIf?: AsIf;
 	/** Leaves batches that are only planned open to change. */
 	anew?: boolean;
 	seed?: number;
@@ -88,8 +97,9 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 		const last = otherwise.reduce((day, o) => Math.max(day, o.due), due);
 		const batches = mine.get(w.id)!;
 		const planted = standingOf(w, batches);
-		const why =
-			planted >= w.target
+		const why = options.asIf?.without.has(w.id)
+			? 'without'
+			: planted >= w.target
 				? 'met'
 				: last < m.today
 					? 'due'
@@ -125,8 +135,11 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 	}
 	const wanted = new Set(wants.flatMap(kindsFor));
 	const sources = stocks.filter((s) => wanted.has(s.kind_id) && !isBarred(protectionOf(s), yearOf(m.today)));
+	const carried = carriedBy(m, snapshot, solve, wanted);
 	const request: JointRequest = {
-		...carriedBy(m, snapshot, solve, wanted),
+		...carried,
+		minutesPerWeek: options.asIf?.minutes ?? carried.minutesPerWeek,
+		rooms: carried.rooms.map((r) => (r.cm2 === null ? r : { ...r, cm2: r.cm2 + (options.asIf?.room.get(r.id) ?? 0) })),
 		...{ wants, rho: m.record.rho, seed: options.seed ?? 1 },
 		sources: sources.map((s) => sourceOf(m, s, fromStocks.filter(counts))),
 		weights: options.weights ?? weightsOf('usual'),

@@ -5,7 +5,7 @@ import type { Garden } from './context.js';
 import { gardenOr404 } from './forms.js';
 import { groundElsewhere } from './groundFree.js';
 import { jointAsk, oddsOf } from './jointRequest.js';
-import type { JointAsk } from './jointRequest.js';
+import type { AsIf, JointAsk } from './jointRequest.js';
 import { Kept } from './kept.js';
 import { modelOf, stateOf } from './model.js';
 import { choiceKey } from './planAsked.js';
@@ -34,6 +34,12 @@ export const rulesOf = ({ not, off, free, spend }: PlanChoice): Rules => ({
 	}),
 	notPlaces: free,
 	spend: spend ?? undefined
+});
+
+export const asIfOf = ({ minutes, room, without }: PlanChoice): AsIf => ({
+	minutes,
+	room: new Map(room.map((x): [string, number] => [x.slice(0, x.indexOf('~')), Number(x.slice(x.indexOf('~') + 1))])),
+	without: new Set(without)
 });
 
 /** A batch that is not written anywhere: the want's odds are reckoned with it as they will be with the entry. */
@@ -92,7 +98,12 @@ export async function jointOf(asked: PlanAsked, stopped?: () => boolean): Promis
 }
 
 async function begin(garden: Garden, choice: PlanChoice): Promise<Working> {
-	const ask = await jointAsk(garden, { anew: choice.anew, weights: weightsOf(choice.aim), rules: rulesOf(choice) });
+	const ask = await jointAsk(garden, {
+		anew: choice.anew,
+		weights: weightsOf(choice.aim),
+		rules: rulesOf(choice),
+		asIf: asIfOf(choice)
+	});
 	const { m, snapshot, request, mine } = ask;
 	const rows = new Map(snapshot.wants.map((w) => [w.id, w]));
 	const asRow = (want: JointWant): state.WantRow => ({

@@ -3,7 +3,7 @@ import { clashSaid } from './carried.js';
 import { handbook } from './handbook.js';
 import { oddsOf } from './jointRequest.js';
 import type { Left } from './jointRequest.js';
-import { firstOf, jointOf, rulesOf } from './jointSolved.js';
+import { asIfOf, firstOf, jointOf, rulesOf } from './jointSolved.js';
 import { solversOf } from './solver.js';
 import type { Joint, PlanAsked } from './jointSolved.js';
 import { forecastOf, known } from './model.js';
@@ -53,11 +53,19 @@ export interface PlanView {
 	free: PlaceNamed[];
 	rooms: PlaceNamed[];
 	spend: number | null;
+	/** As if there were so many minutes a week, more room in places, and some wants were not; each told, with what takes it away. */
+	asIf: { minutes: number | null; room: AsIfRoom[]; without: { id: string; name: string }[] };
+	/** Places that have a measure: those that could have more room. */
+	measured: PlaceNamed[];
 	/** Planned anew: what would change of what is planned, and how many batches stay as they are. */
 	changes: { says: string[]; stay: number };
 	/** Wants that are left out, and why. */
 	left: { name: string; why: Left }[];
 	figures: { candidates: number; patterns: number; gap: number };
+}
+
+export interface AsIfRoom extends PlaceNamed {
+	moreCm2: number;
 }
 
 export interface PlaceNamed {
@@ -191,7 +199,7 @@ export async function handView({ batches, buys, resolve, ...asked }: HandAsked):
 }
 
 function shown(
-	{ aim, anew, not, off, free, spend }: PlanChoice,
+	{ aim, anew, not, off, free, spend, ...choice }: PlanChoice,
 	joint: Joint,
 	solved: Solved,
 	usual: Totals | null,
@@ -280,12 +288,24 @@ function shown(
 	).length;
 	return {
 		...{ aim, anew, off, spend, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
+		asIf: {
+			minutes: choice.minutes,
+			room: [...asIfOf({ aim, anew, not, off, free, spend, ...choice }).room].flatMap(([id, moreCm2]) => {
+				const name = placeName.get(id);
+				return name === undefined ? [] : [{ id, name, moreCm2 }];
+			}),
+			without: choice.without.flatMap((id) => {
+				const row = wantRow.get(id);
+				return row ? [{ id, name: `${row.target} ${nameOf(row)}` }] : [];
+			})
+		},
+		measured: request.rooms.filter((r) => r.cm2 !== null).map(({ id }) => ({ id, name: placeName.get(id) ?? '' })),
 		...{ rooms, free: rooms.filter((room) => free.includes(room.id)) },
 		not: not.flatMap((way) => notShown(m, way)),
 		says: sayMet(met, wants.length, otherwise),
 		loads: loadsShown(told.loads, placeName, m.today),
 		changes: changesOf(joint, wants),
-		left: left.map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
+		left: left.filter((l) => l.why !== 'without').map((l) => ({ name: nameOf(wantRow.get(l.wantId)!), why: l.why })),
 		figures: {
 			candidates: told.candidates,
 			patterns: told.patterns,

@@ -17,10 +17,18 @@ export interface PlanChoice {
 	free: readonly string[];
 	/** What all that is new may cost; null: not said. */
 	spend: number | null;
+	/** As if there were so many minutes a week; null: as there are. */
+	minutes: number | null;
+	/** As if a place had so much more room: its id and cm², "…~4000". */
+	room: readonly string[];
+	/** Wants, by id, that nothing is planned for. */
+	without: readonly string[];
 }
 /** The same choice has the same name. */
-export const choiceKey = ({ aim, anew, not, off, free, spend }: PlanChoice): string =>
-	JSON.stringify([aim, anew, [...not].sort(), [...off].sort(), [...free].sort(), spend]);
+export const choiceKey = ({ aim, anew, not, off, free, spend, minutes, room, without }: PlanChoice): string => {
+	const lists = [not, off, free, room, without].map((list) => [...list].sort());
+	return JSON.stringify([aim, anew, lists, spend, minutes]);
+};
 
 const WAY = /^[a-z0-9-]{1,60}~[a-z0-9-]{1,60}$/;
 /** More ways are not ruled out by hand. */
@@ -32,7 +40,10 @@ export const aimOf = (query: URLSearchParams): PlanChoice => ({
 	not: [...new Set(query.getAll('not'))].filter((x) => WAY.test(x)).slice(0, MOST_NOT),
 	off: [...new Set(query.getAll('off'))].filter(isSpan).slice(0, MOST_OFF),
 	free: [...new Set(query.getAll('free'))].filter((x) => z.uuid().safeParse(x).success).slice(0, MOST_FREE),
-	spend: spendIn(query.get('spend'))
+	spend: numberIn(query.get('spend'), MOST_SPENT),
+	minutes: numberIn(query.get('minutes'), MOST_MINUTES),
+	room: [...new Set(query.getAll('room'))].filter((x) => ROOM.test(x)).slice(0, MOST_FREE),
+	without: [...new Set(query.getAll('without'))].filter((x) => z.uuid().safeParse(x).success).slice(0, MOST_WITHOUT)
 });
 
 /** More times away from it are not ruled out by hand. */
@@ -40,13 +51,19 @@ const MOST_OFF = 20;
 /** More places are not kept free by hand. */
 export const MOST_FREE = 20;
 export const MOST_SPENT = 100_000;
+/** A week has no more. */
+export const MOST_MINUTES = 7 * 24 * 60;
+/** More wants than can be planned are not left out by hand. */
+const MOST_WITHOUT = 100;
+/** A place and room in it, up to 100 m². */
+const ROOM = /^[0-9a-f-]{36}~[0-9]{1,7}$/;
 function isSpan(text: string): boolean {
 	const [from = '', to = '', more] = text.split('~');
 	return more === undefined && isIsoDate(from) && isIsoDate(to) && from <= to;
 }
-function spendIn(text: string | null): number | null {
+function numberIn(text: string | null, most: number): number | null {
 	const n = text === null || text.trim() === '' ? Number.NaN : Number(text);
-	return n >= 0 && n <= MOST_SPENT ? n : null;
+	return n >= 0 && n <= most ? n : null;
 }
 
 /** More batches are no home's plan. */
@@ -80,6 +97,9 @@ export const handRequest = z.strictObject({
 		.default([]),
 	free: z.array(z.uuid()).max(MOST_FREE).default([]),
 	spend: z.number().min(0).max(MOST_SPENT).nullable().default(null),
+	minutes: z.number().min(0).max(MOST_MINUTES).nullable().default(null),
+	room: z.array(z.string().regex(ROOM)).max(MOST_FREE).default([]),
+	without: z.array(z.uuid()).max(MOST_WITHOUT).default([]),
 	batches: z.array(batchAsked.extend({ pinned: z.boolean().default(false) })).max(MOST_BATCHES),
 	buys: z.array(buyAsked).max(MOST_BATCHES).default([]),
 	resolve: z.boolean().default(false)

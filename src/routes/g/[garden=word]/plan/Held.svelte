@@ -22,6 +22,13 @@
 		today: string;
 	}
 	let { short, help, coming, base, choice, today }: Props = $props();
+	/** The plan as it would be, or where it is done. */
+	function leads(does: { spend: number } | { minutes: number } | { room: string } | { go: string }): string {
+		if ('go' in does) return `${base}/${does.go}`;
+		if (!('room' in does)) return aimAddress(base, { ...choice, ...does });
+		const place = does.room.slice(0, does.room.indexOf('~'));
+		return aimAddress(base, { ...choice, room: [...choice.room.filter((x) => !x.startsWith(place)), does.room] });
+	}
 	/** Of what would help the first few are seen at once. */
 	const FEW = 3;
 </script>
@@ -44,10 +51,7 @@
 			{#each Object.entries(fields) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
 		</EntryForm>
 	{:else if c.does}
-		<Act
-			aria-describedby="{w.id}-name"
-			href={'spend' in c.does ? aimAddress(base, { ...choice, spend: c.does.spend }) : `${base}/${c.does.go}`}>{c.does.words}</Act
-		>
+		<Act aria-describedby="{w.id}-name" href={leads(c.does)}>{c.does.words}</Act>
 	{/if}
 {/snippet}
 

@@ -116,7 +116,7 @@
 				: texts.nothingGrowsOrIs
 			: w.batches
 					.map((b) =>
-						texts.onUsuallyPlantedAbout(
+						(b.stages.at(-1)!.to === 'planted' ? texts.onUsuallyPlantedAbout : texts.onUsuallyReadyAbout)(
 							b.pieces,
 							b.pieces === 1 ? b.piece[0] : b.piece[1],
 							sayDate(b.on),

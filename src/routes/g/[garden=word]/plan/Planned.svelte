@@ -8,6 +8,7 @@
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { PlanView, Totals } from '$lib/server/jointView.js';
+	import AsIf from './AsIf.svelte';
 	import Held from './Held.svelte';
 	import Lanes from './Lanes.svelte';
 	import Loads from './Loads.svelte';
@@ -16,6 +17,7 @@
 	import { Hand } from './hand.svelte.js';
 	import type { Help, Stage } from './says.js';
 	import Limits from './Limits.svelte';
+	import WhatIf from './WhatIf.svelte';
 	import Take from './Take.svelte';
 	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
 
@@ -37,7 +39,10 @@
 
 	const choice = $derived({
 		...{ aim: made.aim, anew: made.anew, not: made.not.map((n) => n.way), off: made.off, spend: made.spend },
-		free: made.free.map((place) => place.id)
+		free: made.free.map((place) => place.id),
+		minutes: made.asIf.minutes,
+		room: made.asIf.room.map((r) => `${r.id}~${r.moreCm2}`),
+		without: made.asIf.without.map((w) => w.id)
 	});
 	const hand = new Hand(
 		() => base,
@@ -78,6 +83,7 @@
 	<p class="mt-1 max-w-prose text-lg">{comparedTo(plan.totals, plan.usual, currency)}</p>
 {/if}
 
+<AsIf {plan} {choice} {base} {units} />
 {#if stage !== 'told'}
 	<div class="mt-4 flex max-w-prose flex-wrap items-center justify-between gap-x-6 gap-y-2 border-l-4 border-catkin bg-pane p-3">
 		<p class="grow basis-64" role="status">
@@ -244,6 +250,7 @@
 		</p>
 	{/each}
 	<Limits {choice} rooms={plan.rooms} {base} {currency} today={garden.today} />
+	<WhatIf {choice} {plan} {base} {units} />
 	{#if planned > 0 || plan.anew}
 		<p class="mt-3 max-w-prose">
 			{#if plan.anew}

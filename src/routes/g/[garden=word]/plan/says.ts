@@ -39,15 +39,24 @@ export interface Choice {
 	free: readonly string[];
 	/** What it may cost. */
 	spend: number | null;
+	/** As if there were so many minutes a week. */
+	minutes: number | null;
+	/** As if places had more room: "id~cm²". */
+	room: readonly string[];
+	/** Wants, by id, that are left out. */
+	without: readonly string[];
 }
 /** The choice as the address has it: name and value of each. */
-export const choicePairs = ({ aim, anew, not, off, free, spend }: Choice): [string, string][] => [
+export const choicePairs = ({ aim, anew, not, off, free, spend, minutes, room, without }: Choice): [string, string][] => [
 	...(aim === 'usual' ? [] : [['aim', aim] as [string, string]]),
 	...(anew ? [['anew', '1'] as [string, string]] : []),
 	...not.map((way): [string, string] => ['not', way]),
 	...off.map((span): [string, string] => ['off', span]),
 	...free.map((place): [string, string] => ['free', place]),
-	...(spend === null ? [] : [['spend', String(spend)] as [string, string]])
+	...(spend === null ? [] : [['spend', String(spend)] as [string, string]]),
+	...(minutes === null ? [] : [['minutes', String(minutes)] as [string, string]]),
+	...room.map((more): [string, string] => ['room', more]),
+	...without.map((want): [string, string] => ['without', want])
 ];
 export const aimQuery = (choice: Choice): string => {
 	const text = new URLSearchParams(choicePairs(choice)).toString();
