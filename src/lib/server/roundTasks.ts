@@ -266,8 +266,10 @@ function tasksIn(w: RoundWorld, day: DayNumber): { due: RoundTask[]; cares: Care
 		return task({
 			key: t.key,
 			work: t.kind,
-			title:
-				t.kind === 'winter-count'
+			// Stragglers are told in a line that says what is with them.
+			title: t.straggling
+				? `${t.count} ${kindName(t)}`
+				: t.kind === 'winter-count'
 					? `Count ${t.count} ${kindName(t)} after winter`
 					: t.kind === 'frost-count'
 						? `Look which of ${t.count} ${kindName(t)} live`

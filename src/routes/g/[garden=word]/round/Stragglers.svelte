@@ -18,7 +18,7 @@
 	const pieces = $derived(tasks.reduce((n, t) => n + t.count, 0));
 	const one = $derived(tasks.length === 1 ? tasks[0]! : null);
 	const told = (t: ShownTask) => `${t.batchId} ${t.seen} ${t.count}`;
-	const names = $derived(tasks.map((t) => `${t.title.replace('Look at ', '')} (${t.code})`));
+	const names = $derived(tasks.map((t) => `${t.title} (${t.code})`));
 </script>
 
 <section
