@@ -31,14 +31,18 @@ export function tallIn(
 ): { years: string; lift: string } | null {
 	const rooted = stages.find((s) => s.to === 'rooted')?.until ?? stages[0]?.from;
 	const planted = stages.find((s) => s.to === 'planted')?.from;
-	if (rooted === undefined || planted === undefined) return null;
+	// Wanted in its pots it leaves them unplanted.
+	const leaves = planted ?? stages.at(-1)?.until;
+	if (rooted === undefined || leaves === undefined) return null;
 	const t = tallOf(garden, kind, profile, rooted);
-	const cm = tallOn(t, planted);
+	const cm = tallOn(t, leaves);
 	if (cm === null) return null;
 	const say = (x: number) => sayLength(x, garden.units);
 	return {
-		years: sayYears(tallByYear(t, Math.max(planted, rooted)), say),
-		lift: liftedFrom(profile) ? sayLift(cm, planted, pots, say) : `About ${say(roundTall(cm))} tall when planted.`
+		years: sayYears(tallByYear(t, Math.max(leaves, rooted)), say),
+		lift: liftedFrom(profile)
+			? sayLift(cm, leaves, pots, say)
+			: `About ${say(roundTall(cm))} tall ${planted === undefined ? 'on their day' : 'when planted'}.`
 	};
 }
 
