@@ -57,7 +57,7 @@ test('some may be bought: the plan grows what it can and buys as few as it takes
 	expect(anew.changes.says).toEqual([]);
 
 	await page.goto(soon.at);
-	await page.getByRole('button', { name: 'They are bought' }).click();
+	await page.getByRole('button', { name: 'Log what you bought' }).click();
 	await expect(page.getByRole('status').filter({ hasText: 'Bought: they count from now on.' })).toBeVisible();
 	await expect(page.locator('main')).toContainText('4 of them were bought.');
 	expect(await read(`${base}/wants`)).toContain('4 bought.');

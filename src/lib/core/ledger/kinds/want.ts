@@ -29,7 +29,7 @@ export const wantData = z.object({
 	/** It may be so late. */
 	late_weeks: whole(0, 104, 'Weeks that it may be late').default(0),
 	/** So many of them may be bought; 0: all are grown. */
-	may_buy: whole(0, 2_000, 'Of them may be bought').default(0),
+	may_buy: whole(0, 2_000, 'How many may be bought').default(0),
 	/** Against other wants, where not all can be met. */
 	weighs: z.enum(WEIGHS).default('alike'),
 	/** The want whose plants are the stock that this one is taken from: until they are there it waits. */
@@ -54,7 +54,7 @@ const mayBeBought = (d: WantData): Result<true> =>
 		: d.purpose === 'hedge'
 			? refuse('want.one-age', 'A hedge grows up alike: with some bought and some grown it would not.', 'may_buy')
 			: d.may_buy > d.target
-				? refuse('want.buy', `Of them may be bought: ${d.target} at most, for so many are wanted.`, 'may_buy')
+				? refuse('want.buy', `How many may be bought: ${d.target} at most, for so many are wanted.`, 'may_buy')
 				: ok(true);
 
 /** What is set by measure, shows its age, or is kept alive is of one kind. */
