@@ -32,8 +32,12 @@ test('a batch and its want tell one count, one date and one chance everywhere', 
 	const batch = page.url().split('/').at(-1)!;
 	const coming = page.locator('main p').filter({ hasText: 'up planted, 9 times in 10 between' });
 	const told = (await coming.textContent())!.replace(/\s+/g, ' ');
-	expect(/usually (\d+)/.exec(told)![1]).toBe(usual);
-	expect(/between (\d+) and (\d+)/.exec(told)!.slice(1)).toEqual([low, high]);
+	const its = (await page.locator('main p').filter({ hasText: 'Its want,' }).textContent())!.replace(/\s+/g, ' ');
+	// Where some of it comes after the want's day, what comes by then is told beside what comes in the end.
+	const byThen = its.includes('Of this batch by then') ? its : told;
+	expect(/usually (\d+)/.exec(byThen)![1]).toBe(usual);
+	expect(/between (\d+) and (\d+)/.exec(byThen)!.slice(1)).toEqual([low, high]);
+	expect(Number(/usually (\d+)/.exec(told)![1])).toBeGreaterThanOrEqual(Number(usual));
 	expect(told).toContain(`about ${ready}`);
 	await expect(page.locator('main p').filter({ hasText: 'Its want,' })).toContainText(chance);
 

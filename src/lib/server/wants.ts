@@ -13,6 +13,7 @@ import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
 import { inHand } from '$lib/core/ledger/index.js';
 import type { Batch } from '$lib/core/ledger/index.js';
+import { quantilesOf } from '$lib/core/odds/strike.js';
 import { certain } from '$lib/core/odds/chain.js';
 import { standing as standingWord } from '$lib/core/odds/words.js';
 import { wouldDo } from '$lib/core/joint/otherwise.js';
@@ -74,6 +75,8 @@ export interface WantView {
 		planned: number;
 		on: string;
 		inTime: number;
+		/** Of it by the day of the want. */
+		byThen: { p05: number; p50: number; p95: number };
 	}[];
 }
 
@@ -192,11 +195,17 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 				struck: b.struck,
 				planned: b.plannedCount,
 				on: b.struckOn ?? b.plannedOn!,
-				inTime: f.inTime
+				inTime: f.inTime,
+				byThen: spreadOf(f.pmf)
 			}))
 		};
 	}
 }
+
+const spreadOf = (pmf: Float64Array) => {
+	const { p05, p50, p95 } = quantilesOf(pmf);
+	return { p05, p50, p95 };
+};
 
 /** Of a want stand already: planted and alive, given away where that is what it is for, or bought. */
 export const standingOf = (w: state.WantRow, batches: readonly Batch[]): number =>

@@ -57,8 +57,10 @@ export function sayCount({ p05, p50, p95 }: Spread): string {
 	return `usually ${p50}, and 9 times in 10 between ${p05} and ${p95}`;
 }
 
-/** The same of pieces on their way to the ground. */
-/** @param pots they are wanted in their pots, and count once they are ready */
+/**
+ * The same of pieces on their way to the ground.
+ * @param pots they are wanted in their pots, and count once they are ready
+ */
 export function sayPlanted({ p05, p50, p95 }: Spread, pots = false): string {
 	const there = pots ? 'ready in pots' : 'planted';
 	if (p50 === 0)

@@ -1,6 +1,7 @@
 import { snapshotOf } from '../snapshot.js';
 import { error } from '@sveltejs/kit';
 import { batchViews } from '../bench.js';
+import type { BatchView } from '../bench.js';
 import { kindsOf, viewedDay, wayIn } from '../context.js';
 import { database } from '../db.js';
 import { gardenOr404 } from '../forms.js';
@@ -23,6 +24,11 @@ function nextPot(container: string, holds: string | null): string {
 	const now = [...containers.values()].find((c) => c.name === container);
 	return containers.get(now?.next ?? holds ?? '')?.name ?? container;
 }
+
+type Spread = Pick<NonNullable<BatchView['coming']>, 'p05' | 'p50' | 'p95'>;
+/** What comes by a day, where that is another number than what comes in the end. */
+const laterThan = (ever: Spread | null, then: Spread | undefined): Spread | null =>
+	ever && then && (ever.p05 !== then.p05 || ever.p50 !== then.p50 || ever.p95 !== then.p95) ? then : null;
 
 export async function batchView({ params, query }: Ask<'batch'>) {
 	const garden = await gardenOr404(params.garden);
@@ -89,6 +95,8 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 			target: want.target,
 			name: `${want.target} ${want.kindName}`,
 			due: want.due,
+			/** How many of this batch by that day, where some of it comes later. */
+			byThen: laterThan(batch!.coming, want.batches.find((b) => b.id === row.id)?.byThen),
 			placeId: want.placeId
 		},
 		stock: stock && { id: stock.id, label: stock.label, kind_id: stock.kind_id, placeId: stock.place_id },

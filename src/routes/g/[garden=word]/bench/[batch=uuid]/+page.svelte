@@ -6,7 +6,7 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { untrack } from 'svelte';
 	import { dayNumber, sayDate } from '$lib/core/dates.js';
-	import { sayOddsAsked, sayPlanted } from '$lib/core/odds/words.js';
+	import { sayCount, sayOddsAsked, sayPlanted } from '$lib/core/odds/words.js';
 	import Soon from '$lib/ui/Soon.svelte';
 	import PieceBar from '$lib/ui/PieceBar.svelte';
 	import { plural, sayNext, sayRange, STAGE_WORDS } from '$lib/ui/say.js';
@@ -118,6 +118,7 @@
 			{#if data.want}<p class="mt-1">
 					{texts.itsWantBy(data.want.name, sayDate(data.want.due))}
 					<strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
+					{#if data.want.byThen}{texts.ofThisBatchBy(sayCount(data.want.byThen))}{/if}
 				</p>{/if}
 			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}
 			{#if b.next}<p class="mt-1">{sayNext(b.next, data.way.pieces, data.garden.today)}</p>{/if}
