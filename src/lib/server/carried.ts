@@ -101,8 +101,9 @@ function busyBatches(m: Model, living: readonly Batch[]): Busy[] {
 		if (!k || !usual) return [];
 		const pieces = b.status === 'planned' ? b.plannedCount : inHand(b);
 		const { stages } = effortOf({ walk: usual, odds: k.odds, struck: pieces, way: k.way, book: m.book });
+		const winters = stages.filter((s) => s.to === 'wintered');
 		return stages.map((need, i) => ({
-			kindId: b.kindId,
+			...{ kindId: b.kindId, winters },
 			struck: i === 0 && b.status === 'planned',
 			roomId: i === 0 && b.status === 'growing' ? b.placeId : null,
 			grows: k.way.stages.find((s) => s.to === need.to)?.grows ?? 'season',

@@ -71,9 +71,10 @@ function besideOthers({ p, chosen }: Solved, at: number): JointRequest {
 			const effort = field.effortOf(c, n);
 			spent += effort.cost;
 			takings.get(c.source.id)!.push(takingOf(c.source.stock, c.way.gives, n, c.on));
+			const winters = effort.stages.filter((s) => s.to === 'wintered');
 			effort.stages.forEach((need, i) =>
 				busy.push({
-					...{ kindId: c.source.kindId, roomId: null, need, struck: i === 0 },
+					...{ kindId: c.source.kindId, roomId: null, need, winters, struck: i === 0 },
 					grows: c.way.stages.find((s) => s.to === need.to)?.grows ?? 'season'
 				})
 			);

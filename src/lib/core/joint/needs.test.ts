@@ -30,5 +30,17 @@ describe('minutes of a week', () => {
 		expect(Array.from({ length: 54 }, (_, w) => asked.get(w) ?? 0)).toEqual(
 			Array.from({ length: 54 }, (_, w) => (w < 2 || w >= 50 ? 0 : w < 20 || w >= 40 ? 7 : 2))
 		);
+		// The same where it grows already, each stage by itself.
+		const winters = stages.needs.filter((n) => n.to === 'wintered');
+		const busy = stages.needs.map((n) => ({
+			kindId: 'lavender',
+			roomId: null,
+			grows: 'season' as const,
+			struck: false,
+			need: n,
+			winters
+		}));
+		const living = new Rows({ ...r, busy }, r.today + 400, new Map());
+		expect([1, 10, 30, 45, 50].map((w) => living.busy[w])).toEqual([0, 7, 2, 7, 0]);
 	});
 });

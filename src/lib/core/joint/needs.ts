@@ -23,6 +23,8 @@ interface Stood {
 export interface StandingStages {
 	kind: Wintering;
 	needs: readonly StageNeed[];
+	/** Winters of the same pieces; those among the needs if left out. */
+	winters?: readonly StageNeed[] | undefined;
 	/** Is the first of them a strike still to be made? */
 	struck: boolean;
 	/** By stage: does it go on in winter? */
@@ -93,6 +95,7 @@ export class Rows {
 			const stages: StandingStages = {
 				kind,
 				needs: [b.need],
+				winters: b.winters,
 				struck: b.struck,
 				grows: () => b.grows,
 				rests: this.restsOf(b.kindId)
@@ -163,8 +166,9 @@ export class Rows {
 		for (const i of watching) visit(this.roomRow(i, week));
 	}
 
-	private eachMinute({ needs, struck }: StandingStages, visit: (week: number, minutes: number) => void): void {
-		const winters = needs.filter((n) => n.to === 'wintered');
+	private eachMinute(stages: StandingStages, visit: (week: number, minutes: number) => void): void {
+		const { needs, struck } = stages;
+		const winters = wintersOf(stages);
 		for (const n of needs) {
 			const from = this.weekOf(n.from);
 			if (n.handling > 0 && n.from >= this.r.today) {
@@ -190,8 +194,9 @@ export class Rows {
 	}
 
 	/** Where each week's pieces stand: in winter as winter has them. */
-	private *stood({ kind, needs, grows, rests }: Omit<StandingStages, 'struck'>): Iterable<Stood> {
-		const winters = needs.filter((n) => n.to === 'wintered');
+	private *stood(stages: Omit<StandingStages, 'struck'>): Iterable<Stood> {
+		const { kind, needs, grows, rests } = stages;
+		const winters = wintersOf(stages);
 		for (const n of needs) {
 			if (n.areaCm2 <= 0) continue;
 			for (let week = this.weekOf(n.from); week < this.weeks && this.dayOf(week) < n.until; week++) {
@@ -287,6 +292,9 @@ export class Rows {
 		return { of: source, day: this.stockDays[at]![row - this.stockRow.get(source.id)!]! };
 	}
 }
+
+const wintersOf = ({ needs, winters }: Pick<StandingStages, 'needs' | 'winters'>): readonly StageNeed[] =>
+	winters ?? needs.filter((n) => n.to === 'wintered');
 
 /** A winter that falls into a stage is cared for, and stands, as winter. */
 const inWinter = (winters: readonly StageNeed[], n: StageNeed, day: DayNumber): boolean =>

@@ -102,6 +102,8 @@ export interface Busy {
 	/** A strike still to be made: done on its day. */
 	struck: boolean;
 	need: StageNeed;
+	/** The winters of the batch that the stage is of: what falls into them is theirs. */
+	winters?: readonly StageNeed[];
 }
 
 export interface KindYears {
