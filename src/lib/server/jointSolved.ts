@@ -36,7 +36,7 @@ export const rulesOf = ({ not, off, free, spend }: PlanChoice): Rules => ({
 	spend: spend ?? undefined
 });
 
-export const asIfOf = ({ minutes, room, without }: PlanChoice): AsIf => ({
+export const asIfOf = ({ minutes, room, without }: Pick<PlanChoice, 'minutes' | 'room' | 'without'>): AsIf => ({
 	minutes,
 	room: new Map(room.map((x): [string, number] => [x.slice(0, x.indexOf('~')), Number(x.slice(x.indexOf('~') + 1))])),
 	without: new Set(without)

@@ -290,7 +290,7 @@ function shown(
 		...{ aim, anew, off, spend, met, wants, moves, usual, clashes, totals: totalsOf(solved) },
 		asIf: {
 			minutes: choice.minutes,
-			room: [...asIfOf({ aim, anew, not, off, free, spend, ...choice }).room].flatMap(([id, moreCm2]) => {
+			room: [...asIfOf(choice).room].flatMap(([id, moreCm2]) => {
 				const name = placeName.get(id);
 				return name === undefined ? [] : [{ id, name, moreCm2 }];
 			}),

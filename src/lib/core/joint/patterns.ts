@@ -6,18 +6,12 @@
  */
 import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
-import { atLeast } from '../odds/strike.js';
 import { PLAN } from '../plan/judged.js';
 import { JOINT } from './judged.js';
 import { stillMissing } from './needs.js';
 import type { Asks, Rows } from './needs.js';
-import { Tail } from './tail.js';
+import type { Odds, Part } from './wantChance.js';
 import type { JointWant } from './types.js';
-
-export interface Part {
-	c: Candidate;
-	n: number;
-}
 
 /** Names batches taken together, in whatever order. */
 export const keyOf = (parts: readonly Part[]): string =>
@@ -62,116 +56,6 @@ const PAIR_LESS = [0, 0.05, 0.2] as const;
 const SHARES = [1, 0.7, 0.45, 0.25] as const;
 /** Nobody strikes more for one want. */
 const MOST_PIECES = 2_000;
-/** Levels of what there is already: a season has one of them. */
-const LEVELS = 16;
-
-/** One want's chances: how many of it stand already in each season, and the tables by what is still missing. */
-export class Odds {
-	private readonly level: Uint8Array;
-	private readonly missing: number[];
-	/** Chance with nothing new but what was pinned. */
-	readonly alone: number;
-	private readonly tails: Tail[];
-
-	constructor(
-		readonly want: JointWant,
-		private readonly field: Field,
-		private readonly known: Map<number, Tail>,
-		/** Batches that are to be, whatever else is. */
-		readonly fixed: readonly Part[] = []
-	) {
-		const size = field.sample.size;
-		this.level = new Uint8Array(size);
-		const counts = levelsOf(want.already, LEVELS);
-		this.missing = counts.map((k) => Math.max(0, want.target - k));
-		const order = field.sample.orderOf(want.id);
-		for (let s = 0; s < size; s++) this.level[s] = Math.min(counts.length - 1, Math.floor((order[s]! / size) * counts.length));
-		this.tails = this.tailsFor(0);
-		this.alone = this.all(fixed);
-	}
-
-	/** By level: the tail of what is missing where so many are bought. */
-	private tailsFor(bought: number): Tail[] {
-		return this.missing.map((missing) => {
-			const t = Math.max(0, missing - bought);
-			let tail = this.known.get(t);
-			if (!tail) this.known.set(t, (tail = new Tail(t)));
-			return tail;
-		});
-	}
-
-	/** Plants still missing, usually. */
-	get usuallyMissing(): number {
-		return this.missing.reduce((a, b) => a + b, 0) / this.missing.length;
-	}
-
-	/** Of some parts beside what was pinned. */
-	of = (parts: readonly Part[], bought = 0): number => this.all(this.fixed.length ? [...this.fixed, ...parts] : parts, bought);
-
-	/** Of these parts and no others, with so many bought. */
-	all(parts: readonly Part[], bought = 0): number {
-		const n = parts.reduce((sum, p) => sum + p.n, 0);
-		if (n === 0) return atLeast(this.want.already, Math.max(0, this.want.target - bought));
-		const tails = bought > 0 ? this.tailsFor(bought) : this.tails;
-		const size = this.field.sample.size;
-		let sum = 0;
-		for (let s = 0; s < size; s++) {
-			let mean = 0;
-			for (const p of parts) mean += p.n * p.c.q[s]!;
-			sum += tails[this.level[s]!]!.of(n, mean / n);
-		}
-		return sum / size;
-	}
-
-	/** Share of what is missing of the whole want that usually comes of it, however many would do. */
-	part(more: readonly Part[], bought = 0): number {
-		const whole = (this.want.whole ?? this.want.target) - this.want.target;
-		const parts = [...this.fixed, ...more];
-		const size = this.field.sample.size;
-		let sum = 0;
-		for (let s = 0; s < size; s++) {
-			const missing = this.missing[this.level[s]!]! + whole;
-			if (missing === 0) sum += 1;
-			else {
-				let mean = bought;
-				for (const p of parts) mean += p.n * p.c.q[s]!;
-				sum += Math.min(1, mean / missing);
-			}
-		}
-		return sum / size;
-	}
-
-	/** Fewest pieces of one candidate that are so sure; null where `most` are not. */
-	least(c: Candidate, confidence: number, most: number): number | null {
-		return this.leastOf((n) => [{ c, n }], confidence, most);
-	}
-
-	leastOf(parts: (n: number) => readonly Part[], confidence: number, most: number): number | null {
-		if (most < 1 || this.of(parts(most)) < confidence) return null;
-		let low = 0;
-		let high = most;
-		while (high - low > 1) {
-			const middle = (low + high) >> 1;
-			if (this.of(parts(middle)) >= confidence) high = middle;
-			else low = middle;
-		}
-		return high;
-	}
-}
-
-/** Evenly weighed counts of a distribution: the mean of each part of it. */
-function levelsOf(pmf: Float64Array, levels: number): number[] {
-	const found: number[] = [];
-	let k = 0;
-	let below = 0;
-	for (let i = 0; i < levels; i++) {
-		const u = (i + 0.5) / levels;
-		while (k < pmf.length - 1 && below + pmf[k]! < u) below += pmf[k++]!;
-		found.push(k);
-	}
-	return found;
-}
-
 export interface PatternsOf {
 	field: Field;
 	rows: Rows;
