@@ -21,6 +21,7 @@
 	const current = $derived(page.url.pathname.split('/')[3] ?? '');
 	let finding = $state(false);
 	let undoing = $state(false);
+	let told = $state<HTMLElement>();
 
 	async function undo() {
 		const entryId = toast.shown?.entryId;
@@ -31,7 +32,13 @@
 	}
 	$effect(() => {
 		if (!toast.shown) return;
-		const timer = setTimeout(() => (toast.shown = null), toast.shown.entryId ? 30_000 : 8_000);
+		// It stays while a hand or the focus rests on it. A finger leaves a hover behind, which counts for nothing.
+		const resting = matchMedia('(hover: hover)').matches ? ':hover, :focus-within' : ':focus-within';
+		const away = () => {
+			if (told?.matches(resting)) timer = setTimeout(away, 5_000);
+			else toast.shown = null;
+		};
+		let timer = setTimeout(away, toast.shown.entryId ? 30_000 : 8_000);
 		return () => clearTimeout(timer);
 	});
 </script>
@@ -65,7 +72,12 @@
 	{@render children()}
 </main>
 
-<div class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4" aria-live="polite" role="status">
+<div
+	bind:this={told}
+	class="fixed inset-x-0 bottom-16 z-40 flex justify-center px-3 md:bottom-4"
+	aria-live="polite"
+	role="status"
+>
 	{#if toast.shown}
 		<Toast dismissable={false} align role="group">
 			<div class="flex min-h-11 items-center justify-between gap-3">
@@ -85,5 +97,7 @@
 	{/if}
 </div>
 
-<Palette bind:open={finding} {base} />
-<Keys />
+<Island>
+	<Palette bind:open={finding} {base} />
+	<Keys />
+</Island>

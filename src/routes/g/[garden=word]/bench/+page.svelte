@@ -3,6 +3,7 @@
 	import { sayNumber } from '$lib/core/numbers.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import Act from '$lib/ui/Act.svelte';
 	import { sayDate } from '$lib/core/dates.js';
 	import BenchRow from './BenchRow.svelte';
@@ -47,11 +48,13 @@
 				: texts.ifAllGoesAs}
 		</p>
 	</div>
-	<p class="flex flex-wrap gap-2">
-		<Act href="{base}/mix">{texts.mixAndShopping}</Act><Act href="{base}/labels">{texts.labels}</Act><Act href="{base}/shelter"
-			>{texts.shelter}</Act
-		>{#if data.inAll}<Act href="{base}/bench/new">{texts.strikeWithoutAPlan}</Act>{/if}
-	</p>
+	<div class="flex flex-wrap gap-2">
+		<Island>
+			<Act href="{base}/mix">{texts.mixAndShopping}</Act><Act href="{base}/labels">{texts.labels}</Act><Act href="{base}/shelter"
+				>{texts.shelter}</Act
+			>{#if data.inAll}<Act href="{base}/bench/new">{texts.strikeWithoutAPlan}</Act>{/if}</Island
+		>
+	</div>
 </div>
 {#if data.inAll === 0}
 	<div class="mt-8 max-w-xl border-t border-ink pt-6">
@@ -62,32 +65,37 @@
 	</div>
 {/if}
 {#if data.inAll && data.isToday}
-	<p class="mt-4 flex flex-wrap gap-2" role="group" aria-label={texts.order}>
-		<Act main={!data.byPlace} aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench">{texts.whatAsksFirst}</Act>
-		<Act main={data.byPlace} aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place"
-			>{texts.whatStandsWhere}</Act
+	<div class="mt-4 flex flex-wrap gap-2" role="group" aria-label={texts.order}>
+		<Island>
+			<Act main={!data.byPlace} aria-current={data.byPlace ? undefined : 'true'} href="{base}/bench">{texts.whatAsksFirst}</Act>
+			<Act main={data.byPlace} aria-current={data.byPlace ? 'true' : undefined} href="{base}/bench?by=place"
+				>{texts.whatStandsWhere}</Act
+			>
+			{#if !data.byPlace && !choosing}<Act class="sm:ml-auto" onclick={() => (choosing = true)}>{texts.chooseSeveral}</Act
+				>{/if}</Island
 		>
-		{#if !data.byPlace && !choosing}<Act class="sm:ml-auto" onclick={() => (choosing = true)}>{texts.chooseSeveral}</Act>{/if}
-	</p>
+	</div>
 {/if}
 {#if data.byPlace}
-	<PlaceView batches={data.living} shelves={data.shelves} rows={data.rows} day={data.day} {base} />
+	<Island><PlaceView batches={data.living} shelves={data.shelves} rows={data.rows} day={data.day} {base} /></Island>
 {:else}
-	<ul class="long mt-6 border-t border-ink">
-		{#each data.living as b (b.id)}
-			<li class="flex items-center border-b border-rule">
-				{#if choosing}
-					<Checkbox
-						bind:group={chosen}
-						value={b.id}
-						classes={{ div: 'shrink-0 pr-3' }}
-						aria-label={texts.choose(b.code, b.kindName)}
-					/>
-				{/if}
-				<BenchRow {b} {base} day={data.day} isToday={data.isToday} />
-			</li>
-		{/each}
-	</ul>
+	<Island>
+		<ul class="long mt-6 border-t border-ink">
+			{#each data.living as b (b.id)}
+				<li class="flex items-center border-b border-rule">
+					{#if choosing}
+						<Checkbox
+							bind:group={chosen}
+							value={b.id}
+							classes={{ div: 'shrink-0 pr-3' }}
+							aria-label={texts.choose(b.code, b.kindName)}
+						/>
+					{/if}
+					<BenchRow {b} {base} day={data.day} isToday={data.isToday} />
+				</li>
+			{/each}
+		</ul>
+	</Island>
 	<MoreRows rows={data.rows} hidden={data.hidden} of={['batch', 'batches']} />
 	{#if choosing}
 		<Several

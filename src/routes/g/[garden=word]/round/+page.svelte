@@ -114,7 +114,7 @@
 <MoreRows rows={data.rows} hidden={round.hidden} of={['task', 'tasks']} />
 
 {#if round.stragglers.length}
-	<Stragglers tasks={round.stragglers} {base} today={data.garden.today} isToday={data.isToday} />
+	<Island><Stragglers tasks={round.stragglers} {base} today={data.garden.today} isToday={data.isToday} /></Island>
 {/if}
 
 {#if round.week.length}
@@ -139,16 +139,18 @@
 {#if round.later.length}
 	<section class="mt-4 border-t border-ink pt-4">
 		<h2>{texts.comingAfterThat}</h2>
-		<ul class="ruled mt-2 max-w-2xl">
-			{#each round.later as item (item.on + item.title + item.link)}
-				<li class="flex gap-4 py-2">
-					<span class="w-28 shrink-0 text-faded">{sayDate(item.on, dayNumber(item.on) - dayNumber(data.viewed) > 300)}</span><a
-						href="{base}/{item.link}"
-						class="lone">{item.title}</a
-					>
-				</li>
-			{/each}
-		</ul>
+		<Island>
+			<ul class="ruled mt-2 max-w-2xl">
+				{#each round.later as item (item.on + item.title + item.link)}
+					<li class="flex gap-4 py-2">
+						<span class="w-28 shrink-0 text-faded">{sayDate(item.on, dayNumber(item.on) - dayNumber(data.viewed) > 300)}</span><a
+							href="{base}/{item.link}"
+							class="lone">{item.title}</a
+						>
+					</li>
+				{/each}
+			</ul>
+		</Island>
 	</section>
 {/if}
 

@@ -15,6 +15,7 @@
 	import Chart from '$lib/ui/Chart.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import Island from '$lib/ui/Island.svelte';
 	import { sayAge } from '$lib/ui/say.js';
 	import { fanOption, yearOption } from './charts.js';
 	import type { PageData } from './$types';
@@ -83,26 +84,28 @@
 			option={fan}
 		/>
 		<div class="overflow-x-auto">
-			<Rows
-				caption={texts.theNightsAhead}
-				heads={[
-					texts.nightOf,
-					{ name: texts.likelyLow, note: texts.oneInTenBelow },
-					texts.freezes,
-					texts.at(minus(shown(-2.2)), degrees),
-					texts.airDraws
-				]}
-				rows={v.nights}
-				key={(n) => n.on}
+			<Island
+				><Rows
+					caption={texts.theNightsAhead}
+					heads={[
+						texts.nightOf,
+						{ name: texts.likelyLow, note: texts.oneInTenBelow },
+						texts.freezes,
+						texts.at(minus(shown(-2.2)), degrees),
+						texts.airDraws
+					]}
+					rows={v.nights}
+					key={(n) => n.on}
+				>
+					{#snippet cells(n: (typeof v.nights)[number])}
+						<TableBodyCell>{sayDate(n.on, false)}</TableBodyCell>
+						<TableBodyCell>{n.middle === null ? texts.asUsual : `${t(n.middle)} (${t(n.cold!)})`}</TableBodyCell>
+						<TableBodyCell class={n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}>{odds(n.freeze)}</TableBodyCell>
+						<TableBodyCell>{odds(n.hard)}</TableBodyCell>
+						<TableBodyCell>{texts.mm(sayNumber(n.et0, 1, true))}</TableBodyCell>
+					{/snippet}
+				</Rows></Island
 			>
-				{#snippet cells(n: (typeof v.nights)[number])}
-					<TableBodyCell>{sayDate(n.on, false)}</TableBodyCell>
-					<TableBodyCell>{n.middle === null ? texts.asUsual : `${t(n.middle)} (${t(n.cold!)})`}</TableBodyCell>
-					<TableBodyCell class={n.freeze >= 0.3 ? 'font-semibold text-frost' : ''}>{odds(n.freeze)}</TableBodyCell>
-					<TableBodyCell>{odds(n.hard)}</TableBodyCell>
-					<TableBodyCell>{texts.mm(sayNumber(n.et0, 1, true))}</TableBodyCell>
-				{/snippet}
-			</Rows>
 		</div>
 	</section>
 {/if}
@@ -120,29 +123,31 @@
 <section class="mt-8 grid gap-8 border-t border-ink pt-5">
 	<div class="overflow-x-auto">
 		<h2>{texts.lastAndFirstFrost}</h2>
-		<Rows
-			class="mt-2"
-			heads={[
-				texts.nightsOf,
-				...QUANTILES.map((q) => ({ name: texts.lastIsOverBy(q) })),
-				...QUANTILES.map((q) => ({ name: texts.firstHasComeBy(q) })),
-				texts.daysBetween,
-				texts.nextTenNights
-			]}
-			rows={v.frost}
-			key={(f) => f.threshold}
+		<Island
+			><Rows
+				class="mt-2"
+				heads={[
+					texts.nightsOf,
+					...QUANTILES.map((q) => ({ name: texts.lastIsOverBy(q) })),
+					...QUANTILES.map((q) => ({ name: texts.firstHasComeBy(q) })),
+					texts.daysBetween,
+					texts.nextTenNights
+				]}
+				rows={v.frost}
+				key={(f) => f.threshold}
+			>
+				{#snippet cells(f: (typeof v.frost)[number])}
+					<TableBodyCell class="font-semibold whitespace-nowrap">{minus(shown(f.threshold))} {degrees}</TableBodyCell>
+					{#each [...f.last, ...f.first] as q, i (i)}
+						<TableBodyCell class="whitespace-nowrap"
+							>{day(q.seen)}<br /><span class="note">{texts.fitted(day(q.fitted))}</span></TableBodyCell
+						>
+					{/each}
+					<TableBodyCell>{f.free ?? texts.allYear}</TableBodyCell>
+					<TableBodyCell>{odds(f.soon)}</TableBodyCell>
+				{/snippet}
+			</Rows></Island
 		>
-			{#snippet cells(f: (typeof v.frost)[number])}
-				<TableBodyCell class="font-semibold whitespace-nowrap">{minus(shown(f.threshold))} {degrees}</TableBodyCell>
-				{#each [...f.last, ...f.first] as q, i (i)}
-					<TableBodyCell class="whitespace-nowrap"
-						>{day(q.seen)}<br /><span class="note">{texts.fitted(day(q.fitted))}</span></TableBodyCell
-					>
-				{/each}
-				<TableBodyCell>{f.free ?? texts.allYear}</TableBodyCell>
-				<TableBodyCell>{odds(f.soon)}</TableBodyCell>
-			{/snippet}
-		</Rows>
 		<form method="GET" class="no-print mt-4 flex max-w-sm items-end gap-3" data-sveltekit-noscroll>
 			{#if !data.isToday}<input type="hidden" name="day" value={data.viewed} />{/if}
 			<Field label={texts.anotherTemperature} name="threshold" numeric value={data.threshold} unit={degrees} />

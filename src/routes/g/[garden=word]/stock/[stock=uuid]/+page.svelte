@@ -46,25 +46,27 @@
 		<h2 class="border-b border-ink pb-1">
 			{texts.whatItCanGive(data.isToday ? texts.now2 : texts.on2(sayDate(data.viewed)))}
 		</h2>
-		<ul class="ruled">
-			{#each s.gives as g (g.wayId)}
-				<li class="flex items-center justify-between gap-4 py-3">
-					<div>
-						<p class="font-semibold">{g.wayName}</p>
-						<p class="note">
-							{sayWindow(g)}
-							{#if g.fullAgainOn}{texts.againOn(g.full, sayDate(g.fullAgainOn))}{/if}
+		<Island>
+			<ul class="ruled">
+				{#each s.gives as g (g.wayId)}
+					<li class="flex items-center justify-between gap-4 py-3">
+						<div>
+							<p class="font-semibold">{g.wayName}</p>
+							<p class="note">
+								{sayWindow(g)}
+								{#if g.fullAgainOn}{texts.againOn(g.full, sayDate(g.fullAgainOn))}{/if}
+							</p>
+						</div>
+						<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
+							{#if !g.never && !s.barred}
+								{@const n = g.open ? g.now : (g.then ?? 0)}
+								<span class="figure">{n}</span>
+								<span class="unit">{n === 1 ? g.pieceWord[0] : g.pieceWord[1]}{g.open ? '' : texts.then}</span>{/if}
 						</p>
-					</div>
-					<p class="text-right whitespace-nowrap {g.open ? '' : 'text-faded'}">
-						{#if !g.never && !s.barred}
-							{@const n = g.open ? g.now : (g.then ?? 0)}
-							<span class="figure">{n}</span>
-							<span class="unit">{n === 1 ? g.pieceWord[0] : g.pieceWord[1]}{g.open ? '' : texts.then}</span>{/if}
-					</p>
-				</li>
-			{/each}
-		</ul>
+					</li>
+				{/each}
+			</ul>
+		</Island>
 		{#if !s.barred}<div class="mt-4 flex flex-wrap gap-3">
 				<Island>
 					<Act main href="{base}/wants/new?kind={s.kind_id}">{texts.sayWhatYouWant}</Act>
