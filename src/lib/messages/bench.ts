@@ -114,6 +114,7 @@ const en = {
 	lastSign: (lastSign: Said) => `; last sign: ${lastSign}`,
 	ofInHand: (struck: Said, more: Said, more2: Said) => `of ${struck} in hand${more}${more2}`,
 	about: (usual: Said) => `, about ${usual}`,
+	grownOnUntil: (tall: Said) => `They are grown on until they stand ${tall} tall.`,
 	ofThisBatchBy: (count: Said) => `Of this batch by then: ${count}.`,
 	itsWantBy: (name: Said, due: Said) => `Its want, ${name} by ${due}:`,
 	strikeIt: 'Strike it',

@@ -110,6 +110,7 @@ const SHOWN = [
 			whole('may_buy'),
 			whole('buying'),
 			whole('bought'),
+			number('least_cm'),
 			text('weighs'),
 			date('dropped_on')
 		],

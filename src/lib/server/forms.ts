@@ -71,6 +71,10 @@ export class Fields {
 			return Number.NaN;
 		}
 	}
+	/** Whether the form asks after it at all, empty or not. */
+	has(name: string): boolean {
+		return this.form.has(name);
+	}
 	flag(name: string): boolean {
 		return ['on', 'true', '1'].includes(this.text(name));
 	}

@@ -1,4 +1,5 @@
 /** A garden as the joint plan is asked about it: its wants, its stock, its places, its weeks, and all that takes of them already. */
+import { endOf } from './asWanted.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
 import { protectionOf } from '$lib/core/ledger/index.js';
@@ -19,7 +20,7 @@ import { JOINT, kindsFor, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { JointRequest, JointWant, Rules, Source, Weights } from '$lib/core/joint/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
-import { boughtFor, priceOf } from '$lib/core/ledger/wish.js';
+import { boughtFor, kindsOfWant, priceOf } from '$lib/core/ledger/wish.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
@@ -121,7 +122,12 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
-				pots: w.purpose === 'gifts',
+				...endOf(
+					m.garden,
+					w,
+					kindsOfWant(w).flatMap((id) => m.kinds.get(id) ?? []),
+					m.today
+				),
 				buys: w.may_buy > boughtFor(w) ? { most: w.may_buy - boughtFor(w), each: priceOf(m.kinds, w) } : null,
 				bought: boughtFor(w),
 				waits: waitsFor(snapshot.wants, w, m.today) !== null,

@@ -1,4 +1,5 @@
 /** The plan of all wants as it is shown: what it gives, what is next, what each want gets, what is full when. */
+import { tallSaid } from './asWanted.js';
 import { clashSaid } from './carried.js';
 import { handbook } from './handbook.js';
 import { oddsOf } from './jointRequest.js';
@@ -262,7 +263,8 @@ function shown(
 	const moves = wants
 		.flatMap((w) => {
 			const of = { wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}` };
-			const by = { count: w.buys, name: w.name, by: w.due, cost: w.buysCost };
+			const name = `${w.name}${tallSaid(m.garden, wantRow.get(w.id)?.least_cm ?? null)}`;
+			const by = { count: w.buys, name, by: w.due, cost: w.buysCost };
 			return [
 				...w.batches.map((b): Move => ({
 					...{ ...of, on: b.on, last: b.last, guide: `guide/${b.kindId}/${b.wayId}` },

@@ -113,6 +113,40 @@ describe('a batch that was struck first', () => {
 		expect(await code(record(writer, [act('batch.meant', batch, { want_id: null })]))).toBe('ok');
 	});
 
+	it('is grown on for a want of taller plants: later, by its year, and back to its own time when that is not asked any more', async () => {
+		const [of, tall] = [uuidv7(), uuidv7()];
+		expect(await code(record(writer, [struckAct(of, null, 20)]))).toBe('ok');
+		const ask = (least_cm: number | null, over = {}) =>
+			code(record(writer, [want(tall, { due: '2028-06-01', least_cm, ...over })]));
+		// Lavender grows 60 cm tall; of iris nobody tells; what is kept alive is as tall as it is.
+		expect(await ask(55)).toBe('want.height');
+		expect(await ask(2)).not.toBe('ok');
+		expect(await ask(30, { kind_id: 'iris' })).toBe('want.height');
+		expect(await ask(30, { or_kinds: ['iris'] })).toBe('want.height');
+		expect(await ask(30, { purpose: 'keep' })).toBe('want.height');
+		expect(await ask(null)).toBe('ok');
+		expect(await code(record(writer, [act('batch.meant', of, { want_id: tall })]))).toBe('ok');
+		const soon = await view(tall);
+		expect(soon.odds).toBeGreaterThan(0.5);
+		expect(await ask(30)).toBe('ok');
+		const never = await view(tall);
+		expect(never.odds).toBeLessThan(0.05);
+		expect(never.leastCm).toBe(30);
+		// From 8 cm with a first year's shoot of 15 towards 60: 30 after some two years of growth.
+		expect(never.ready!.usual > '2029-06').toBe(true);
+		expect(never.ready!.usual < '2031-01').toBe(true);
+		expect(await ask(30, { due: '2031-06-01' })).toBe('ok');
+		expect((await view(tall)).odds).toBeGreaterThan(0.5);
+		expect(await ask(null)).toBe('ok');
+		expect((await view(tall)).odds).toBe(soon.odds);
+		const lines = await database().query<{ line: string }>(
+			`SELECT line FROM entry WHERE garden_id = $1 AND subject_id = $2 AND line LIKE '%tall%' ORDER BY seq`,
+			[gardenId, tall]
+		);
+		expect(lines.rows[0]!.line).toMatch(/; at least 30 cm tall$/);
+		expect(await code(record(writer, [act('batch.meant', of, { want_id: null })]))).toBe('ok');
+	});
+
 	it('a planned one can be given away as well, and is struck for what it is meant for then', async () => {
 		const planned = uuidv7();
 		const plan = {

@@ -16,6 +16,8 @@ import { seasonOf } from './season.js';
 import type { Season } from './season.js';
 import { bookOf } from './book.js';
 import { handbook } from './handbook.js';
+import { endOf } from './asWanted.js';
+import type { Wanted } from './asWanted.js';
 import { snapshotOf } from './snapshot.js';
 import { sheltersOf } from './shelters.js';
 import type { ShelterOf } from './shelters.js';
@@ -39,7 +41,8 @@ import type { Rooting } from '$lib/core/odds/rooting.js';
 import { beliefsOf } from '$lib/core/plan/beliefs.js';
 import { calendarClock, growthClock } from '$lib/core/plan/clock.js';
 import type { Clock } from '$lib/core/plan/clock.js';
-import { inPots } from '$lib/core/plan/ends.js';
+import { wayFor } from '$lib/core/joint/index.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 import { forecastFrom } from '$lib/core/plan/forecast.js';
 import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
@@ -71,8 +74,8 @@ export interface Model {
 	shelter: ShelterOf;
 	/** Mean temperature of a day at a place. */
 	means: ReturnType<typeof meansOf>;
-	/** Wants of plants in their pots, sold or given away, with their days. */
-	potsFor: ReadonlyMap<string, DayNumber>;
+	/** Wants whose plants end otherwise than the handbook has it (in their pots, or grown on until they are tall), with their days. */
+	wanted: ReadonlyMap<string, Wanted & { due: DayNumber }>;
 	/** Last day on which one of the living batches was struck from a stock plant. */
 	struckFrom: ReadonlyMap<string, DayNumber>;
 	/** Lowest and highest of a day that has been at a place; null where nobody knows. */
@@ -121,10 +124,26 @@ export async function modelOf(garden: Garden): Promise<Model> {
 		shelter,
 		means: meansOf(places, readings, shelter, season.sky),
 		nights: nightsOf(places, readings, shelter, season.sky),
-		potsFor: new Map(snapshot.wants.flatMap((w) => (w.purpose === 'gifts' ? [[w.id, dayNumber(w.due)] as const] : []))),
+		wanted: wantedOf(garden, snapshot, kinds),
 		struckFrom: lastStruck(living)
 	};
 }
+
+function wantedOf(garden: Garden, s: Snapshot, kinds: Model['kinds']): Model['wanted'] {
+	const other = s.wants.filter((w) => w.purpose === 'gifts' || w.least_cm !== null);
+	return new Map(
+		other.map((w) => {
+			const of = kindsOfWant(w).flatMap((id) => kinds.get(id) ?? []);
+			return [w.id, { ...endOf(garden, w, of, dayNumber(garden.today)), due: dayNumber(w.due) }];
+		})
+	);
+}
+
+/** The day for which a batch is wanted in its pots; null where it goes into the ground. */
+const potsBy = (m: Model, b: Batch): DayNumber | null => {
+	const wanted = m.wanted.get(b.wantId ?? '');
+	return wanted?.pots ? wanted.due : null;
+};
 
 function lastStruck(living: readonly Batch[]): Map<string, DayNumber> {
 	const last = new Map<string, DayNumber>();
@@ -200,8 +219,8 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 	const kind = m.kinds.get(b.kindId);
 	const whole = wayIn(kind, b.wayId);
 	if (!kind || !whole) return null;
-	const wanted = m.potsFor.get(b.wantId ?? '');
-	const way = wanted === undefined ? whole : inPots(whole);
+	const wanted = m.wanted.get(b.wantId ?? '');
+	const way = wanted ? wayFor(wanted, kind.id, whole) : whole;
 	const worth = others ?? m.record.of(b.kindId, b.wayId, kinOf([b]), m.formOf(b.stockId));
 	// Nothing but these moves what is known of a batch: the same batch is asked for by every screen of a visit.
 	const key = [
@@ -211,7 +230,7 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 		b.status,
 		b.placeId,
 		b.unrooted,
-		wanted,
+		wanted?.pots ? wanted.due : '',
 		JSON.stringify(worth),
 		figuresOf(kind, way)
 	].join(' ');
@@ -222,21 +241,19 @@ export function known(m: Model, b: Batch, others?: Tallies): Known | null {
 function figuresOf(kind: Kind, way: WayProfile): string {
 	// By both: ways are shared by gardens whose winters have taught them otherwise.
 	let of = figures.get(kind);
-	if (!of) figures.set(kind, (of = new Map()));
-	// To the ground and to its pots are two.
-	const name = `${way.id} ${way.stages.length}`;
-	let text = of.get(name);
+	if (!of) figures.set(kind, (of = new WeakMap()));
+	let text = of.get(way);
 	if (text === undefined)
-		of.set(name, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
+		of.set(way, (text = JSON.stringify([way.stages, way.window, kind.plant_out, kind.hardiness_c.v, kind.winter.shelters])));
 	return text;
 }
-const figures = new WeakMap<Kind, Map<string, string>>();
+const figures = new WeakMap<Kind, WeakMap<WayProfile, string>>();
 
 /** With its forecast and its view of the roots a batch takes some 40 kB. */
 const recent = new Kept<Known>(320, () => 40_000);
 
 function reckoned(m: Model, b: Batch, kind: Kind, way: WayProfile, worth: Tallies): Known {
-	const standing = standingOf(b, m.today, m.potsFor.has(b.wantId ?? ''));
+	const standing = standingOf(b, m.today, m.wanted.get(b.wantId ?? '')?.pots ?? false);
 	const winter = winterAt(m, kind, b, standing);
 	const off = offSeasonOf(m, kind, way, standing.struckOn);
 	const at = chancesAt(way, winter, off);
@@ -296,7 +313,7 @@ function asked(m: Model, k: Known, due: DayNumber | null): ForecastOf {
 		clock: k.clock,
 		today: k.batch.status === 'planned' ? Math.max(m.today, k.standing.struckOn) : m.today,
 		due,
-		wanted: m.potsFor.get(k.batch.wantId ?? '') ?? null,
+		wanted: potsBy(m, k.batch),
 		at: chancesAt(k.way, k.winter, k.off),
 		frost: k.frost,
 		years: m.season.years(k.kind),

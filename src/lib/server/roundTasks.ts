@@ -1,4 +1,5 @@
 /** All work that is due in a garden, gathered from batches, stock, wants, windows, care and weather. */
+import { tallSaid } from './asWanted.js';
 import { v5 as uuidv5 } from 'uuid';
 import { wayIn } from './context.js';
 import { waitsFor } from './wants.js';
@@ -181,7 +182,7 @@ const toBuy = (w: RoundWorld, day: DayNumber): RoundTask[] =>
 			task({
 				key: `buy:${want.id}`,
 				work: 'buy',
-				title: `Buy ${want.buying} ${name}${want.label ? `, ${want.label}` : ''}`,
+				title: `Buy ${want.buying} ${name}${tallSaid(w.garden, want.least_cm)}${want.label ? `, ${want.label}` : ''}`,
 				from,
 				by: Math.max(due, from),
 				late: false,

@@ -1,4 +1,5 @@
 /** The plan of one want, as if it had the garden to itself, from one of its stock plants. */
+import { asWanted, endOf } from './asWanted.js';
 import { carriesFor } from './carried.js';
 import type { Garden } from './context.js';
 import { database } from './db.js';
@@ -19,7 +20,6 @@ import { isBarred, mayMultiply } from '$lib/core/material/protection.js';
 import { canGive } from '$lib/core/material/capacity.js';
 import type { keepThrough } from '$lib/core/plan/keep.js';
 import { aloneOf, plan } from '$lib/core/plan/options.js';
-import { inPots } from '$lib/core/plan/ends.js';
 import type { Plan } from '$lib/core/plan/options.js';
 
 export interface StockChoice {
@@ -63,13 +63,13 @@ const UNWRITTEN = '00000000-0000-0000-0000-000000000000';
 /** The plan of a want that is still being typed, from the first of its stocks that may be multiplied. */
 export async function wouldTake(
 	garden: Garden,
-	draft: Pick<state.WantRow, 'kind_id' | 'or_kinds' | 'purpose' | 'target' | 'due' | 'confidence'>
+	draft: Pick<state.WantRow, 'kind_id' | 'or_kinds' | 'purpose' | 'target' | 'due' | 'confidence' | 'least_cm'>
 ): Promise<WantPlan | null> {
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
 	const want: state.WantRow = {
 		...{ id: UNWRITTEN, version: 0, label: '', place_id: null, shape: null, since: garden.today },
 		...{ dropped_on: null, dropped_why: '', enough: null, late_weeks: 0, weighs: 'alike' as const, waits_for: null },
-		...{ may_buy: 0, buying: 0, bought: 0 },
+		...{ may_buy: 0, buying: 0, bought: 0, least_cm: null },
 		...draft
 	};
 	const made = await plans.waited(`${stateOf(m, snapshot)} ${JSON.stringify(draft)}`, async () => ({
@@ -159,7 +159,7 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 
 	async function planFrom(stock: state.StockRow): Promise<Plan> {
 		const of = m.kinds.get(stock.kind_id)!;
-		const kind = want.purpose === 'gifts' ? { ...of, ways: of.ways.map(inPots) } : of;
+		const kind = asWanted(of, endOf(garden, want, kinds, m.today));
 		return plan({
 			kind,
 			book: m.book,

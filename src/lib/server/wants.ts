@@ -8,6 +8,7 @@ import type { Model } from './model.js';
 import { snapshotOf } from './snapshot.js';
 import * as state from './store/state.js';
 import { wantParts } from './wantParts.js';
+import { shootOf } from '$lib/core/plan/tall.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
 import type { DayNumber } from '$lib/core/dates.js';
 import type { Kind, StageName } from '$lib/core/handbook/schema.js';
@@ -47,6 +48,10 @@ export interface WantView {
 	wouldDo: { target: number; due: string; odds: number }[];
 	enough: number | null;
 	lateWeeks: number;
+	/** They are to stand at least so tall on their day, cm; null: as the handbook has them ready. */
+	leastCm: number | null;
+	/** Height is a measure of all that would do. */
+	growsTall: boolean;
 	weighs: state.WantRow['weighs'];
 	/** So many may be bought, are still to be, and were. */
 	mayBuy: number;
@@ -168,7 +173,8 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 			waits: stock && { id: stock.id, target: stock.target, due: stock.due },
 			wouldDo: planted >= w.target || standingWord(all.probability, w.confidence) === 'in hand' ? [] : others,
 			...{ enough: w.enough, lateWeeks: w.late_weeks, weighs: w.weighs },
-			...{ mayBuy: w.may_buy, buying: w.buying, bought: w.bought },
+			...{ mayBuy: w.may_buy, buying: w.buying, bought: w.bought, leastCm: w.least_cm },
+			growsTall: w.purpose !== 'keep' && kindsOfWant(w).every((id) => growsTall(kinds.get(id))),
 			wouldBuy: fewestToBuy(all.pmf, w),
 			quantiles: { p05: all.quantiles.p05, p50: all.quantiles.p50, p95: all.quantiles.p95 },
 			pmf: [...all.pmf],
@@ -201,6 +207,8 @@ export async function wantViews(garden: Garden, only?: string, { brief = false }
 		};
 	}
 }
+
+const growsTall = (kind: Kind | undefined): boolean => kind !== undefined && shootOf(kind) !== null;
 
 const spreadOf = (pmf: Float64Array) => {
 	const { p05, p50, p95 } = quantilesOf(pmf);

@@ -36,12 +36,14 @@
 		kind: string;
 		orKinds: readonly string[];
 		purpose: string;
+		/** The least height, as it is typed. */
+		least: string;
 		target: number | null;
 		due: string;
 		confidence: number | null;
 		currency: string;
 	}
-	let { base, kind, orKinds, purpose, target, due, confidence, currency }: Props = $props();
+	let { base, kind, orKinds, purpose, least, target, due, confidence, currency }: Props = $props();
 
 	const RESTS_MS = 300;
 	let told = $state<Told>({ says: 'nothing' });
@@ -50,7 +52,7 @@
 	let asking = $state(false);
 	$effect(() => {
 		const asked = new URLSearchParams([
-			...Object.entries({ kind, purpose, target: String(target), due, confidence: String(confidence) }),
+			...Object.entries({ kind, purpose, least, target: String(target), due, confidence: String(confidence) }),
 			...orKinds.map((other) => ['or', other])
 		]);
 		if (!kind || !target || target < 1 || !due || !confidence) {

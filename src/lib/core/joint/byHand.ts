@@ -49,7 +49,7 @@ export function byHand(
 		const source = p.r.sources.find((s) => s.id === b.sourceId && want && kindsFor(want).includes(s.kindId));
 		const of = source && p.r.kinds.get(source.kindId)!;
 		const whole = of?.kind.ways.find((w) => w.id === b.wayId);
-		const way = want && whole && wayFor(want, whole);
+		const way = want && of && whole && wayFor(want, of.kind.id, whole);
 		if (!want || !source || !of || !way)
 			return refuse('plan.changed', 'One of these batches is not of this plan any more: plan again.');
 		const on = sayDate(isoOf(b.on));

@@ -167,7 +167,7 @@ export class Field {
 			if (!kinds.includes(source.kindId)) continue;
 			const { kind } = this.r.kinds.get(source.kindId)!;
 			for (const whole of kind.ways) {
-				const way = wayFor(want, whole);
+				const way = wayFor(want, kind.id, whole);
 				if (this.r.rules?.notWays?.includes(`${kind.id} ${way.id}`)) continue;
 				for (const { on, window } of this.datesOf(want, kind.id, way)) {
 					const c = this.candidate(want, source, way, on, window);

@@ -208,7 +208,7 @@ function climb({ r, field, sources, way, want, tail, days, last, young }: Climb,
 		}
 	const { kind, season } = r.kinds.get(source.kindId)!;
 	// The last step is for the want; all before it for the stock.
-	const wanted = wayFor(want, way);
+	const wanted = wayFor(want, source.kindId, way);
 	const usual = walk({ kind, way: wanted, start: days[end]!, season });
 	if (!usual) return null;
 	const oddsBy = (due: DayNumber) => {

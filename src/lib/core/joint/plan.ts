@@ -153,7 +153,7 @@ function pinnedFor(r: JointRequest, field: Field, want: JointWant): Part[] {
 		const way = r.kinds.get(source?.kindId ?? '')?.kind.ways.find((w) => w.id === x.wayId);
 		const c =
 			x.wantId === want.id && source && way
-				? field.candidate(want, source, wayFor(want, way), x.on, field.windowOn(source.kindId, way, x.on), true)
+				? field.candidate(want, source, wayFor(want, source.kindId, way), x.on, field.windowOn(source.kindId, way, x.on), true)
 				: null;
 		return c ? [{ c, n: x.pieces }] : [];
 	});

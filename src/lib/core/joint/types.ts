@@ -6,6 +6,7 @@ import type { StockPlant, Taking } from '../material/capacity.js';
 import type { Book } from '../mix/stands.js';
 import type { StageNeed } from '../plan/effort.js';
 import { inPots } from '../plan/ends.js';
+import { grownOn } from '../plan/grownOn.js';
 import type { Year } from '../plan/walk.js';
 import type { Span } from '../season/growth.js';
 import type { Season } from '../season/season.js';
@@ -35,6 +36,8 @@ export interface JointWant {
 	priority: number;
 	/** Its plants are sold or given away in their pots: they count once they are ready. */
 	pots?: boolean;
+	/** Days of growth that it takes by each way (`KIND WAY`) to stand as tall as the want asks; nothing asked if left out. */
+	grown?: Readonly<Record<string, number>>;
 	/** All that is struck for it by one way within a season, so that it grows up alike: a hedge. */
 	oneAge?: boolean;
 	/** The stock that it is taken from is grown first: until then nothing is struck for it but what meets it as sure as asked. */
@@ -70,8 +73,12 @@ export const kindsFor = (want: Pick<JointWant, 'kindId' | 'orKinds'>): readonly 
 	...(want.orKinds ?? [])
 ];
 
-/** A way as it serves a want: to the ground, or to the pots that it is wanted in. */
-export const wayFor = (want: Pick<JointWant, 'pots'>, way: WayProfile): WayProfile => (want.pots ? inPots(way) : way);
+/** A way as it serves a want: to the ground or to the pots that it is wanted in, grown on until it is as tall as wanted. */
+export function wayFor(want: Pick<JointWant, 'pots' | 'grown'>, kindId: string, way: WayProfile): WayProfile {
+	const to = want.pots ? inPots(way) : way;
+	const days = want.grown?.[`${kindId} ${way.id}`];
+	return days === undefined ? to : grownOn(to, days);
+}
 
 /** A want as it would do too, with what stands by its day. */
 export interface Otherwise extends Pick<JointWant, 'target' | 'due' | 'already'> {

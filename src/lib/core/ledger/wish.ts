@@ -32,11 +32,14 @@ export interface Wish {
 	enough: number | null;
 	lateWeeks: number;
 	mayBuy: number;
+	/** The least height, as it is said; null for none. */
+	tall: string | null;
 	weighs: 'first' | 'alike' | 'last';
 }
 
 /** "12 would do", "up to 6 weeks late would do", "before other wants"; none where nothing was said. */
-export const wishWords = ({ enough, lateWeeks, weighs, mayBuy }: Wish): string[] => [
+export const wishWords = ({ enough, lateWeeks, weighs, mayBuy, tall }: Wish): string[] => [
+	...(tall === null ? [] : [`at least ${tall} tall`]),
 	...(enough === null ? [] : [`${enough} would do`]),
 	...(mayBuy === 0 ? [] : [`${mayBuy} may be bought`]),
 	...(lateWeeks === 0 ? [] : [`up to ${lateWeeks === 1 ? 'a week' : `${lateWeeks} weeks`} late would do`]),

@@ -46,6 +46,24 @@ export const PLAN = {
 		MEMORY
 	),
 	shootMost: judged({ evergreen: 30, deciduous: 70, tree: 50 }, 'cm a year', 'The same, at most.', MEMORY),
+	tallest: judged(
+		0.8,
+		'of the full height',
+		'More is not asked of a young plant: the last of its height takes longer than anybody plans.',
+		MEMORY
+	),
+	growsOn: judged(
+		{ chance: 0.97, weight: 20 },
+		'of the rooted',
+		'Live that were struck where they stand and grow on there until they are as tall as wanted.',
+		MEMORY
+	),
+	tallPace: judged(
+		{ quick: 0.8, slow: 1.3 },
+		'times the usual time',
+		'Of plants of one age the quickest tenth reach a height in so much of the usual time, the slowest tenth take so much.',
+		MEMORY
+	),
 	ball: judged(
 		{ '15': 12, '30': 18, '45': 25, '60': 30, '90': 35, '120': 40, '150': 45 },
 		'cm across, by cm of height',

@@ -55,6 +55,19 @@ export function tallOn({ kind, cut, rooted, season }: TallOf, day: DayNumber): n
 	return full - (full - start) * Math.exp((-shoot / full) * years);
 }
 
+/**
+ * Days of growth outdoors that it takes from rooting to stand so tall, left to grow: the same growth as `tallOn`, the
+ * other way round. 0 where it is set so tall, Infinity where it never is, null where height is no measure of the plant.
+ */
+export function growthUntil(cm: number, { kind, cut, rooted, season }: TallOf): number | null {
+	const [shoot, start] = [shootOf(kind), setHeight(cut)];
+	if (shoot === null || start === null) return null;
+	const full = kind.size.height_cm;
+	if (start >= cm) return 0;
+	if (cm >= full) return Infinity;
+	return (full / shoot) * Math.log((full - start) / (full - cm)) * growthDays(season, rooted, rooted + YEAR);
+}
+
 /** Height at the end of each year's growth between rooting and a day, the oldest first; on the day of the year where nothing rests. */
 export function tallByYear(t: TallOf, until: DayNumber): { on: DayNumber; cm: number }[] {
 	const rests = t.season.standstills(t.rooted, until);

@@ -84,6 +84,7 @@ export async function writeWant({ garden, f, frame }: Asked): Promise<Made | Ref
 		due: f.day('due', garden.today),
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		shape: target.value.shape,
+		least_cm: f.cm('least', garden.units),
 		...wouldDoOf(f)
 	};
 	return {
@@ -106,6 +107,7 @@ const asItStands = (w: state.WantRow) => ({
 	},
 	...{ confidence: w.confidence, shape: w.shape, enough: w.enough, late_weeks: w.late_weeks, weighs: w.weighs },
 	may_buy: w.may_buy,
+	least_cm: w.least_cm,
 	waits_for: w.waits_for
 });
 /** A number that was given otherwise is no longer the one that its measures came to; fewer that would do are fewer than are wanted, and no more may be bought. */
@@ -129,6 +131,7 @@ export async function changeWant({ garden, f, frame, params }: Asked<'want'>): P
 		confidence: (f.number('confidence') ?? Number.NaN) / 100,
 		// A form that does not ask after them leaves them as they are.
 		...(f.text('weighs') ? wouldDoOf(f) : {}),
+		...(f.has('least') ? { least_cm: f.cm('least', garden.units) } : {}),
 		...(f.text('or_kinds') ? { or_kinds: orKindsOf(f).filter((id) => id !== want.kind_id) } : {})
 	};
 	return {
@@ -184,6 +187,7 @@ export async function growFirst({ garden, f, frame }: Asked): Promise<Made | Ref
 			enough: null,
 			late_weeks: 0,
 			may_buy: 0,
+			least_cm: null,
 			waits_for: null
 		}
 	};

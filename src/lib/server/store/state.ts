@@ -176,7 +176,7 @@ export interface WantRow extends Want {
 }
 
 const WANT =
-	'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why, enough, late_weeks, weighs, or_kinds, waits_for, may_buy, buying, bought';
+	'id, kind_id, purpose, label, place_id, target, due, confidence, shape, since, dropped_on, dropped_why, enough, late_weeks, weighs, or_kinds, waits_for, may_buy, buying, bought, least_cm';
 
 export async function wants(db: Queryable, gardenId: string): Promise<WantRow[]> {
 	const { rows } = await db.query<WantRow>(`SELECT ${WANT}, version FROM want WHERE garden_id = $1 ORDER BY due, id`, [gardenId]);
@@ -190,12 +190,12 @@ export async function wantById(db: Queryable, gardenId: string, id: string): Pro
 
 export async function putWant(db: Queryable, gardenId: string, w: Want): Promise<void> {
 	await db.query(
-		`INSERT INTO want (garden_id, ${WANT}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21)
+		`INSERT INTO want (garden_id, ${WANT}) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22)
 		 ON CONFLICT (garden_id, id) DO UPDATE SET kind_id = EXCLUDED.kind_id, purpose = EXCLUDED.purpose, label = EXCLUDED.label,
 			place_id = EXCLUDED.place_id, target = EXCLUDED.target, due = EXCLUDED.due, confidence = EXCLUDED.confidence,
 			shape = EXCLUDED.shape, since = EXCLUDED.since, dropped_on = EXCLUDED.dropped_on, dropped_why = EXCLUDED.dropped_why,
 			enough = EXCLUDED.enough, late_weeks = EXCLUDED.late_weeks, weighs = EXCLUDED.weighs, or_kinds = EXCLUDED.or_kinds, waits_for = EXCLUDED.waits_for,
-			may_buy = EXCLUDED.may_buy, buying = EXCLUDED.buying, bought = EXCLUDED.bought`,
+			may_buy = EXCLUDED.may_buy, buying = EXCLUDED.buying, bought = EXCLUDED.bought, least_cm = EXCLUDED.least_cm`,
 		[
 			gardenId,
 			w.id,
@@ -217,7 +217,8 @@ export async function putWant(db: Queryable, gardenId: string, w: Want): Promise
 			w.waits_for,
 			w.may_buy,
 			w.buying,
-			w.bought
+			w.bought,
+			w.least_cm
 		]
 	);
 }

@@ -5,6 +5,7 @@ import type { Garden } from '../context.js';
 import { addDays, dayNumber, isoOf } from '$lib/core/dates.js';
 import { allNames, withVariety } from '$lib/core/handbook/names.js';
 import { MOST_PIECES } from '$lib/core/ledger/fields.js';
+import { shootOf } from '$lib/core/plan/tall.js';
 import { nextTurning } from '$lib/core/season/anchors.js';
 import type { Ask } from './ask.js';
 
@@ -29,6 +30,7 @@ export async function newWantView({ params, query }: Ask) {
 				name: withVariety(k),
 				also: allNames(k).join(' '),
 				spacingCm: k.size.spacing_cm,
+				growsTall: shootOf(k) !== null,
 				have: have.has(k.id),
 				tender: k.winter.limit_c > garden.climate.coldestC
 			}))

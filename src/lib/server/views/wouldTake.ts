@@ -5,14 +5,24 @@ import { handbook } from '../handbook.js';
 import { wouldTake } from '../wantPlan.js';
 import { wayLabel } from '../windows.js';
 import { isoOf } from '$lib/core/dates.js';
-import { dayOfWant, wantData } from '$lib/core/ledger/kinds/want.js';
+import { dayOfWant, soTall, wantData } from '$lib/core/ledger/kinds/want.js';
+import { kindsOfWant } from '$lib/core/ledger/wish.js';
 import { insteadOf } from '$lib/core/plan/instead.js';
 import { withVariety } from '$lib/core/handbook/names.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
+import { shortMeasure } from '$lib/core/units/index.js';
 import type { Ask } from './ask.js';
 
 /** The limits and sentences of a want that is saved. */
-const asked = wantData.pick({ kind_id: true, or_kinds: true, purpose: true, target: true, due: true, confidence: true });
+const asked = wantData.pick({
+	kind_id: true,
+	or_kinds: true,
+	purpose: true,
+	target: true,
+	due: true,
+	confidence: true,
+	least_cm: true
+});
 
 /** What a want would take, while it is still being typed: how many, when, how sure; or what can be had instead. */
 export async function wouldTakeView({ params, query }: Ask) {
@@ -23,13 +33,19 @@ export async function wouldTakeView({ params, query }: Ask) {
 		purpose: query.get('purpose'),
 		target: Number(query.get('target')),
 		due: query.get('due'),
-		confidence: Number(query.get('confidence')) / 100
+		confidence: Number(query.get('confidence')) / 100,
+		least_cm: shortMeasure(garden.units).read(query.get('least') ?? '')
 	});
 	if (!read.success) error(400, { message: read.error.issues[0]!.message, code: 'want.unread' });
 	const draft = read.data;
 	const day = dayOfWant(draft.due, garden.today);
 	if (!day.ok) error(400, { message: day.problem.sentence, code: day.problem.code });
 	const kinds = await kindsOf(garden);
+	const tall = soTall(
+		draft,
+		kindsOfWant(draft).map((id) => kinds.get(id) ?? null)
+	);
+	if (!tall.ok) error(400, { message: tall.problem.sentence, code: tall.problem.code });
 	const made = await wouldTake(garden, draft);
 	const kind = made && kinds.get(made.kindId);
 	if (!made || !kind) return { says: 'nothing' as const };

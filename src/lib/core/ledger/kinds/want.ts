@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import { dayNumber, sayDate } from '../../dates.js';
 import type { IsoDate } from '../../dates.js';
+import type { Kind } from '../../handbook/schema.js';
 import { ok, refuse } from '../../result.js';
 import type { Result } from '../../result.js';
 import { allOf, knownKind, openPlace } from '../agree.js';
 import { because, entryKind } from '../describe.js';
-import type { Names } from '../describe.js';
+import type { Facts, Names } from '../describe.js';
+import { CM_PER_INCH } from '../../units/index.js';
+import { PLAN } from '../../plan/judged.js';
+import { shootOf } from '../../plan/tall.js';
 import { anyOf, kindsOfWant, wishWords } from '../wish.js';
 import { isoDate, kindId, text, uuid, whole, within } from '../fields.js';
 
@@ -30,6 +34,8 @@ export const wantData = z.object({
 	late_weeks: whole(0, 104, 'Weeks that it may be late').default(0),
 	/** So many of them may be bought; 0: all are grown. */
 	may_buy: whole(0, 2_000, 'How many may be bought').default(0),
+	/** Left to grow they stand at least so tall on their day, cm; null: however tall the handbook has them ready. */
+	least_cm: within(5, 500, 'Least height in cm').nullable().default(null),
 	/** Against other wants, where not all can be met. */
 	weighs: z.enum(WEIGHS).default('alike'),
 	/** The want whose plants are the stock that this one is taken from: until they are there it waits. */
@@ -57,6 +63,35 @@ const mayBeBought = (d: WantData): Result<true> =>
 				? refuse('want.buy', `How many may be bought: ${d.target} at most, for so many are wanted.`, 'may_buy')
 				: ok(true);
 
+const everSoTall = async (facts: Facts, d: WantData): Promise<Result<unknown>> =>
+	soTall(d, await Promise.all(kindsOfWant(d).map((id) => facts.kind(id))));
+
+/** Whoever reads it: which unit the garden writes is not known here. */
+const both = (cm: number): string => `${cm} cm (${Math.floor(cm / CM_PER_INCH)} in)`;
+
+/** Of what is wanted so tall height is a measure, and it grows taller than that. */
+export function soTall(d: Pick<WantData, 'least_cm' | 'purpose'>, kinds: readonly (Kind | null)[]): Result<true> {
+	if (d.least_cm === null) return ok(true);
+	if (d.purpose === 'keep')
+		return refuse('want.height', 'What is kept alive is as tall as it is: leave the least height empty.', 'least_cm');
+	for (const kind of kinds) {
+		if (!kind) continue;
+		if (shootOf(kind) === null)
+			return refuse(
+				'want.height',
+				`How tall ${kind.common} grows from year to year the handbook does not tell: leave the least height empty.`,
+				'least_cm'
+			);
+		if (d.least_cm > kind.size.height_cm * PLAN.tallest.value)
+			return refuse(
+				'want.height',
+				`${kind.common} stands about ${both(kind.size.height_cm)} tall when it is full grown: ask for ${both(Math.floor(kind.size.height_cm * PLAN.tallest.value))} at most.`,
+				'least_cm'
+			);
+	}
+	return ok(true);
+}
+
 /** What is set by measure, shows its age, or is kept alive is of one kind. */
 const kindsOfOne = (d: WantData): Result<true> =>
 	d.or_kinds.length === 0
@@ -78,7 +113,13 @@ export const wantKinds = {
 		line: ({ data: d }, n) =>
 			[
 				`Want: ${d.target} ${anyOf(kindsOfWant(d).map(n.kindName))}${d.label ? `, ${d.label}` : ''}, by ${sayDate(d.due)}`,
-				...wishWords({ enough: d.enough, lateWeeks: d.late_weeks, weighs: d.weighs, mayBuy: d.may_buy })
+				...wishWords({
+					enough: d.enough,
+					lateWeeks: d.late_weeks,
+					weighs: d.weighs,
+					mayBuy: d.may_buy,
+					tall: d.least_cm === null ? null : `${d.least_cm} cm`
+				})
 			].join('; '),
 		check: ({ data: d }, facts) =>
 			allOf(
@@ -86,6 +127,7 @@ export const wantKinds = {
 				...d.or_kinds.map((id) => () => knownKind(facts, id, 'or_kinds')),
 				async () => kindsOfOne(d),
 				async () => mayBeBought(d),
+				() => everSoTall(facts, d),
 				async () => dayOfWant(d.due, facts.today),
 				async () =>
 					d.enough !== null && d.enough >= d.target

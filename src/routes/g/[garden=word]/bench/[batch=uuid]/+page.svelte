@@ -18,6 +18,7 @@
 	import RootingPanel from './RootingPanel.svelte';
 	import TrayPanel from './TrayPanel.svelte';
 	import type { PageData } from './$types';
+	import { sayLength } from '$lib/core/units/index.js';
 	let { data }: { data: PageData } = $props();
 
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -118,6 +119,7 @@
 			{#if data.want}<p class="mt-1">
 					{texts.itsWantBy(data.want.name, sayDate(data.want.due))}
 					<strong>{sayOddsAsked(data.want.odds, data.want.confidence)}</strong>.
+					{#if data.want.leastCm !== null}{texts.grownOnUntil(sayLength(data.want.leastCm, data.garden.units))}{/if}
 					{#if data.want.byThen}{texts.ofThisBatchBy(sayCount(data.want.byThen))}{/if}
 				</p>{/if}
 			{#if data.tall && data.isToday}<p class="mt-1 max-w-prose">{data.tall}</p>{/if}

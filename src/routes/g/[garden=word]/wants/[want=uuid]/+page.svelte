@@ -24,6 +24,7 @@
 	import { wishWords } from '$lib/core/ledger/wish.js';
 	import { lower } from './planSays.js';
 	import type { PageData } from './$types';
+	import { sayLength } from '$lib/core/units/index.js';
 	let { data }: { data: PageData } = $props();
 
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -32,6 +33,7 @@
 	const feasible = $derived(p?.plan?.ways.filter((w) => w.best) ?? []);
 	const tooLate = $derived(p?.plan !== null && p?.plan !== undefined && feasible.length === 0);
 	const currency = $derived(data.garden.currency);
+	const wish = $derived(wishWords({ ...want, tall: want.leastCm === null ? null : sayLength(want.leastCm, data.garden.units) }));
 
 	let stockId = $derived(p?.stockId ?? '');
 </script>
@@ -56,8 +58,8 @@
 				<a href="{base}/ground/{want.placeId}?kind={want.kindId}">{texts.itsGround}</a>
 			</Note>
 		{/if}
-		{#if wishWords(want).length}
-			<p class="text-faded">{wishWords(want).join(' · ')}</p>
+		{#if wish.length}
+			<p class="text-faded">{wish.join(' · ')}</p>
 		{/if}
 		<p class="mt-3 text-lg"><StandingMark word={want.dropped ? 'dropped' : want.standing} /></p>
 		{#if want.waits}
@@ -244,7 +246,16 @@
 	{#each data.kind.hazards as h (h.what)}
 		<Note tone="harm"><strong>{h.what}:</strong> {h.say}</Note>
 	{/each}
-	<Island><ChangeWant {want} kinds={data.kinds} places={data.places} story={data.story} today={data.garden.today} /></Island>
+	<Island
+		><ChangeWant
+			units={data.garden.units}
+			{want}
+			kinds={data.kinds}
+			places={data.places}
+			story={data.story}
+			today={data.garden.today}
+		/></Island
+	>
 	<Fold label={texts.notWantedAnyMore} class="border-t border-rule pt-2">
 		<div class="max-w-md">
 			<EntryForm action="?/drop" submit={texts.dropThisWant} today={data.garden.today} dated={false} noted={false} quiet>

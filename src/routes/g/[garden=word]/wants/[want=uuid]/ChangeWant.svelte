@@ -6,9 +6,11 @@
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
+	import LeastHeight from '$lib/ui/LeastHeight.svelte';
 	import OtherKinds from '$lib/ui/OtherKinds.svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
+	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { PageData } from './$types';
 	interface Props {
 		want: PageData['want'];
@@ -16,8 +18,9 @@
 		places: PageData['places'];
 		story: PageData['story'];
 		today: string;
+		units: UnitChoice;
 	}
-	let { want, kinds, places, story, today }: Props = $props();
+	let { want, kinds, places, story, today, units }: Props = $props();
 </script>
 
 <Fold label={texts.changeTheNumberThe} class="mt-8 border-t border-rule pt-2">
@@ -27,6 +30,9 @@
 				<Field label={texts.howMany} name="target" value={String(want.target)} numeric />
 				<DayField label={texts.byTheDay} name="due" value={want.due} />
 				<Field label={texts.asSureAsTimes} name="confidence" value={String(Math.round(want.confidence * 100))} numeric />
+				{#if want.growsTall || want.leastCm !== null}
+					<LeastHeight {units} cm={want.leastCm} pots={want.purpose === 'gifts'} />
+				{/if}
 				<SelectField
 					label={texts.whereTheyGo}
 					name="place_id"

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { texts } from '$lib/messages/wants.js';
 	import { untrack } from 'svelte';
+	import LeastHeight from '$lib/ui/LeastHeight.svelte';
 	import OtherKinds from '$lib/ui/OtherKinds.svelte';
 	import WouldDoFields from '$lib/ui/WouldDoFields.svelte';
 	import Island from '$lib/ui/Island.svelte';
@@ -35,6 +36,8 @@
 	/** What is set by measure or kept alive is of one kind. */
 	const ofAny = $derived(purpose === 'plants' || purpose === 'gifts');
 	let orKinds = $state<string[]>([]);
+	/** The least height, as it is typed. */
+	let least = $state('');
 	/** What is kept alive is kept until winter is over: its day follows, unless another was typed. */
 	$effect(() => {
 		const keeps = purpose === 'keep';
@@ -96,6 +99,9 @@
 					value={data.place}
 					items={[{ value: '', name: texts.noPlaceYet }, ...data.places.map((p) => ({ value: p.id, name: p.name }))]}
 				/>
+				{#if kind?.growsTall && purpose !== 'keep'}
+					<LeastHeight units={data.garden.units} pots={purpose === 'gifts'} bind:text={least} />
+				{/if}
 				{#if ofAny}<OtherKinds kind={kindId} {items} onchange={(chosen) => (orKinds = chosen)} />{/if}
 				<WouldDoFields oneAge={purpose === 'hedge'} />
 				<Field label={texts.inYourWords} name="label" placeholder={texts.forThePathEdge} maxlength={120} /></Island
@@ -108,6 +114,7 @@
 			kind={kindId}
 			orKinds={ofAny ? orKinds : []}
 			{purpose}
+			least={kind?.growsTall && purpose !== 'keep' ? least : ''}
 			target={measured ? onGround : target}
 			{due}
 			{confidence}
