@@ -135,14 +135,15 @@ const en = {
 	ruledOut: (says: Said) => `Ruled out: ${says}.`,
 	planAroundItInstead: 'Plan around it instead',
 	hereAllThatIs: 'Here all that is only planned is open to change.',
-	oneBatchIs: 'One batch is',
-	batchesAre: (planned: Said) => `${planned} batches are`,
-	stays: 'stays',
-	stay: 'stay',
-	itIs: 'it is',
-	theyAre: 'they are',
 	planAnewWithThose: 'Plan anew, with those open to change',
-	plannedAlreadyAndAs: (more: Said, more2: Said, more3: Said) => `${more} planned already and ${more2} as ${more3}.`,
+	plannedAlready: (batches: number, plants: number) => {
+		const what = [
+			...(batches === 0 ? [] : [batches === 1 ? 'one batch' : `${batches} batches`]),
+			...(plants === 0 ? [] : [plants === 1 ? 'one plant to buy' : `${plants} plants to buy`])
+		].join(' and ');
+		const [is, stays] = batches + plants === 1 ? ['is', 'stays as it is'] : ['are', 'stay as they are'];
+		return `${what.charAt(0).toUpperCase()}${what.slice(1)} ${is} planned already and ${stays}.`;
+	},
 	allStagesWithWhere: 'All stages, with where they stand',
 	from: (stock: Said) => ` from ${stock}`,
 	to2: (until: Said) => ` to ${until}`,

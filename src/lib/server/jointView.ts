@@ -263,7 +263,8 @@ function shown(
 	const moves = wants
 		.flatMap((w) => {
 			const of = { wantId: w.id, want: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}` };
-			const name = `${w.name}${tallSaid(m.garden, wantRow.get(w.id)?.least_cm ?? null)}`;
+			const tall = tallSaid(m.garden, wantRow.get(w.id)?.least_cm ?? null);
+			const name = tall ? `${w.name}${tall},` : w.name;
 			const by = { count: w.buys, name, by: w.due, cost: w.buysCost };
 			return [
 				...w.batches.map((b): Move => ({

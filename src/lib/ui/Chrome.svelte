@@ -16,6 +16,7 @@
 	import Search from '@lucide/svelte/icons/search';
 	import Settings from '@lucide/svelte/icons/settings';
 	import { SCREENS } from '$lib/formats/screens.js';
+	import Island from './Island.svelte';
 
 	interface Props {
 		garden: string;
@@ -74,17 +75,19 @@
 	</Navbar>
 </header>
 
-<BottomNav data-foot role="navigation" aria-label={texts.screens} class="no-print md:hidden">
-	{#each MAIN as { path, name } (path)}
-		{@const Icon = ICONS[path]!}
-		<BottomNavItem
-			href="{base}/{path}{query}"
-			btnName={name}
-			active={current === path}
-			aria-current={current === path ? 'page' : undefined}
-			class={current === path ? 'border-catkin font-bold' : 'border-transparent'}
-		>
-			<Icon size={22} aria-hidden="true" />
-		</BottomNavItem>
-	{/each}
-</BottomNav>
+<Island>
+	<BottomNav data-foot role="navigation" aria-label={texts.screens} class="no-print md:hidden">
+		{#each MAIN as { path, name } (path)}
+			{@const Icon = ICONS[path]!}
+			<BottomNavItem
+				href="{base}/{path}{query}"
+				btnName={name}
+				active={current === path}
+				aria-current={current === path ? 'page' : undefined}
+				class={current === path ? 'border-catkin font-bold' : 'border-transparent'}
+			>
+				<Icon size={22} aria-hidden="true" />
+			</BottomNavItem>
+		{/each}
+	</BottomNav>
+</Island>

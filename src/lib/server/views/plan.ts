@@ -7,11 +7,14 @@ import type { Ask } from './ask.js';
 export async function planFrameView({ params }: Ask) {
 	const garden = await gardenOr404(params.garden);
 	const [m, snapshot] = await Promise.all([modelOf(garden), snapshotOf(garden.id)]);
-	const planned = snapshot.living.filter((b) => b.status === 'planned').length;
+	const wants = snapshot.wants.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id));
 	return {
 		...{ name: garden.data.name, today: garden.today, state: stateOf(m, snapshot) },
-		wants: snapshot.wants.filter((w) => !w.dropped_on && m.kinds.has(w.kind_id)).length,
-		planned,
+		wants: wants.length,
+		planned: {
+			batches: snapshot.living.filter((b) => b.status === 'planned').length,
+			plants: wants.reduce((n, w) => n + w.buying, 0)
+		},
 		minutesPerWeek: garden.data.minutes_per_week
 	};
 }

@@ -137,7 +137,7 @@
 		<div class="relative h-6">
 			{#each months as m (m.day)}
 				<span class="note absolute bottom-0 border-l border-rule pl-1 whitespace-nowrap" style:left="{x(m.day)}px"
-					>{m.name}{m.year ? ` ${m.year}` : ''}</span
+					>{m.year ?? m.name}</span
 				>
 			{/each}
 		</div>

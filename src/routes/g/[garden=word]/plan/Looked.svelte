@@ -19,8 +19,8 @@
 		state: string;
 		/** The plan, where it was made before. */
 		kept: PlanView | null;
-		/** Batches that are planned and not struck. */
-		planned: number;
+		/** Batches that are planned and not struck, and plants that are still to be bought. */
+		planned: { batches: number; plants: number };
 		garden: { slug: string; today: string };
 		currency: string;
 		units: UnitChoice;

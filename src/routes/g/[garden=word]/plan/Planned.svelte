@@ -29,8 +29,8 @@
 		why: string;
 		onstop: () => void;
 		onlook: () => void;
-		/** Batches that are planned and not struck. */
-		planned: number;
+		/** Batches that are planned and not struck, and plants that are still to be bought. */
+		planned: { batches: number; plants: number };
 		garden: { slug: string; today: string };
 		currency: string;
 		units: UnitChoice;
@@ -251,16 +251,13 @@
 	{/each}
 	<Limits {choice} rooms={plan.rooms} {base} {currency} today={garden.today} />
 	<WhatIf {choice} {plan} {base} {units} />
-	{#if planned > 0 || plan.anew}
+	{#if planned.batches + planned.plants > 0 || plan.anew}
 		<p class="mt-3 max-w-prose">
 			{#if plan.anew}
 				{texts.hereAllThatIs} <a href={aimAddress(base, { ...choice, anew: false })}>{texts.planAroundItInstead}</a>.
 			{:else}
-				{texts.plannedAlreadyAndAs(
-					planned === 1 ? texts.oneBatchIs : texts.batchesAre(planned),
-					planned === 1 ? texts.stays : texts.stay,
-					planned === 1 ? texts.itIs : texts.theyAre
-				)} <a href={aimAddress(base, { ...choice, anew: true })}>{texts.planAnewWithThose}</a>.
+				{texts.plannedAlready(planned.batches, planned.plants)}
+				<a href={aimAddress(base, { ...choice, anew: true })}>{texts.planAnewWithThose}</a>.
 			{/if}
 		</p>
 	{/if}
