@@ -44,6 +44,14 @@ describe('growing until so tall', () => {
 		const t = { kind: holly.kind, cut: holly.cut, rooted: 21_000, season: seasons[0]! };
 		expect(growthUntil(5, t)).toBe(0);
 		expect(growthUntil(holly.kind.size.height_cm, t)).toBe(Infinity);
+		// A division of no told length starts from the ground: no sooner than a piece that stands above it.
+		const yucca = kind('yucca');
+		const offset = cutOf(
+			book.ways.get('offset')!,
+			yucca.ways.find((w) => w.id === 'offset')!
+		);
+		expect(setHeight(offset)).toBeNull();
+		expect(growthUntil(30, { ...t, kind: yucca, cut: offset })!).toBeGreaterThan(growthUntil(30, { ...t, kind: yucca })!);
 		const iris = allKinds().find((k) => shootOf(k) === null)!;
 		expect(growthUntil(20, { ...t, kind: iris })).toBeNull();
 	});

@@ -57,11 +57,13 @@ export function tallOn({ kind, cut, rooted, season }: TallOf, day: DayNumber): n
 
 /**
  * Days of growth outdoors that it takes from rooting to stand so tall, left to grow: the same growth as `tallOn`, the
- * other way round. 0 where it is set so tall, Infinity where it never is, null where height is no measure of the plant.
+ * other way round. 0 where it is set so tall, Infinity where it never is, null where height is no measure of the kind.
  */
 export function growthUntil(cm: number, { kind, cut, rooted, season }: TallOf): number | null {
-	const [shoot, start] = [shootOf(kind), setHeight(cut)];
-	if (shoot === null || start === null) return null;
+	const shoot = shootOf(kind);
+	if (shoot === null) return null;
+	// A piece whose length nobody tells is counted from the ground up.
+	const start = setHeight(cut) ?? 0;
 	const full = kind.size.height_cm;
 	if (start >= cm) return 0;
 	if (cm >= full) return Infinity;
