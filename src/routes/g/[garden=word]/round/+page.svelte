@@ -94,7 +94,7 @@
 	<p class="mt-8 border-t border-ink pt-5 text-lg">{texts.nothingIsDue(data.isToday ? texts.today : texts.thatDay)}</p>
 {/if}
 
-<ol class="mt-6">
+<ol class="long mt-6">
 	{#each round.stops as stop, at (stop.placeId)}
 		<li class="grid gap-x-8 border-t border-ink py-5 md:grid-cols-[15rem_1fr]">
 			<div class="mb-2">
