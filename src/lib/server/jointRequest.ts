@@ -20,7 +20,7 @@ import { JOINT, kindsFor, MOST_DAYS, wouldDo } from '$lib/core/joint/index.js';
 import { weightsOf } from '$lib/core/joint/aims.js';
 import type { JointRequest, JointWant, Rules, Source, Weights } from '$lib/core/joint/index.js';
 import { isBarred } from '$lib/core/material/protection.js';
-import { boughtFor, kindsOfWant, priceOf } from '$lib/core/ledger/wish.js';
+import { boughtFor, priceOf } from '$lib/core/ledger/wish.js';
 import { wantOdds } from '$lib/core/plan/wantOdds.js';
 import type { WantOdds } from '$lib/core/plan/wantOdds.js';
 
@@ -122,12 +122,7 @@ export async function jointAsk(garden: Garden, options: JointOptions = {}): Prom
 				},
 				priority: JOINT.weighs.value[w.weighs],
 				oneAge: w.purpose === 'hedge',
-				...endOf(
-					m.garden,
-					w,
-					kindsOfWant(w).flatMap((id) => m.kinds.get(id) ?? []),
-					m.today
-				),
+				...endOf(m.garden, w, m.kinds),
 				buys: w.may_buy > boughtFor(w) ? { most: w.may_buy - boughtFor(w), each: priceOf(m.kinds, w) } : null,
 				bought: boughtFor(w),
 				waits: waitsFor(snapshot.wants, w, m.today) !== null,

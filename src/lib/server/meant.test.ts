@@ -135,7 +135,8 @@ describe('a batch that was struck first', () => {
 		// From 8 cm with a first year's shoot of 15 towards 60: 30 after some two years of growth.
 		expect(never.ready!.usual > '2029-06').toBe(true);
 		expect(never.ready!.usual < '2031-01').toBe(true);
-		expect(await ask(30, { due: '2031-06-01' })).toBe('ok');
+		// Typed in inches it is kept as it was typed, and told to the centimetre.
+		expect(await ask(12 * 2.54, { due: '2031-06-01' })).toBe('ok');
 		expect((await view(tall)).odds).toBeGreaterThan(0.5);
 		expect(await ask(null)).toBe('ok');
 		expect((await view(tall)).odds).toBe(soon.odds);
@@ -143,6 +144,7 @@ describe('a batch that was struck first', () => {
 			`SELECT line FROM entry WHERE garden_id = $1 AND subject_id = $2 AND line LIKE '%tall%' ORDER BY seq`,
 			[gardenId, tall]
 		);
+		expect(lines.rows.map((r) => r.line).join()).not.toContain('30.48');
 		expect(lines.rows[0]!.line).toMatch(/; at least 30 cm tall$/);
 		expect(await code(record(writer, [act('batch.meant', of, { want_id: null })]))).toBe('ok');
 	});

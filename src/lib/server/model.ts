@@ -42,7 +42,6 @@ import { beliefsOf } from '$lib/core/plan/beliefs.js';
 import { calendarClock, growthClock } from '$lib/core/plan/clock.js';
 import type { Clock } from '$lib/core/plan/clock.js';
 import { wayFor } from '$lib/core/joint/index.js';
-import { kindsOfWant } from '$lib/core/ledger/wish.js';
 import { forecastFrom } from '$lib/core/plan/forecast.js';
 import type { Forecast } from '$lib/core/plan/forecast.js';
 import { prepare, usualOf } from '$lib/core/plan/timing.js';
@@ -131,12 +130,7 @@ export async function modelOf(garden: Garden): Promise<Model> {
 
 function wantedOf(garden: Garden, s: Snapshot, kinds: Model['kinds']): Model['wanted'] {
 	const other = s.wants.filter((w) => w.purpose === 'gifts' || w.least_cm !== null);
-	return new Map(
-		other.map((w) => {
-			const of = kindsOfWant(w).flatMap((id) => kinds.get(id) ?? []);
-			return [w.id, { ...endOf(garden, w, of, dayNumber(garden.today)), due: dayNumber(w.due) }];
-		})
-	);
+	return new Map(other.map((w) => [w.id, { ...endOf(garden, w, kinds), due: dayNumber(w.due) }]));
 }
 
 /** The day for which a batch is wanted in its pots; null where it goes into the ground. */

@@ -159,7 +159,7 @@ async function planned(m: Model, snapshot: Snapshot, want: state.WantRow, stockI
 
 	async function planFrom(stock: state.StockRow): Promise<Plan> {
 		const of = m.kinds.get(stock.kind_id)!;
-		const kind = asWanted(of, endOf(garden, want, kinds, m.today));
+		const kind = asWanted(of, endOf(garden, want, m.kinds));
 		return plan({
 			kind,
 			book: m.book,

@@ -98,7 +98,7 @@ export async function batchView({ params, query }: Ask<'batch'>) {
 			/** How many of this batch by that day, where some of it comes later. */
 			byThen: laterThan(batch!.coming, want.batches.find((b) => b.id === row.id)?.byThen),
 			/** It is grown on until it stands so tall. */
-			leastCm: want.leastCm,
+			leastCm: want.dropped ? null : want.leastCm,
 			placeId: want.placeId
 		},
 		stock: stock && { id: stock.id, label: stock.label, kind_id: stock.kind_id, placeId: stock.place_id },

@@ -118,7 +118,7 @@ export const wantKinds = {
 					lateWeeks: d.late_weeks,
 					weighs: d.weighs,
 					mayBuy: d.may_buy,
-					tall: d.least_cm === null ? null : `${d.least_cm} cm`
+					tall: d.least_cm === null ? null : `${Math.round(d.least_cm)} cm`
 				})
 			].join('; '),
 		check: ({ data: d }, facts) =>
