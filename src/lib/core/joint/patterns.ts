@@ -215,15 +215,16 @@ const seasonOf = (c: Candidate): string => `${c.way.id} ${c.source.id} ${Math.fl
 function pairs({ odds, confidence }: PatternsOf, chosen: readonly Candidate[], add: (parts: Part[]) => void): void {
 	chosen.forEach((a, i) => {
 		for (const b of chosen.slice(i + 1)) {
+			const [first, then] = a.on <= b.on ? [a, b] : [b, a];
 			for (const split of SPLITS) {
-				const most = Math.min(MOST_PIECES, Math.floor(Math.min(a.most / split, b.most / (1 - split))));
 				const parts = (n: number): Part[] => {
-					const first = Math.min(a.most, Math.round(n * split));
+					const begun = Math.min(first.most, Math.round(n * split));
 					return [
-						{ c: a, n: first },
-						{ c: b, n: Math.min(b.most, n - first) }
+						{ c: first, n: begun },
+						{ c: then, n: Math.min(n - begun, mostAfter(first, begun, then)) }
 					];
 				};
+				const most = Math.min(MOST_PIECES, Math.floor(mostSplit(first, then, split)));
 				let found = false;
 				for (const less of PAIR_LESS) {
 					if (confidence <= less) continue;
@@ -235,30 +236,35 @@ function pairs({ odds, confidence }: PatternsOf, chosen: readonly Candidate[], a
 				}
 				if (!found && most > 1) add(parts(most));
 			}
-			// All that both can give, where nothing less will do.
-			const all = mostOfBoth(a, b);
+			// All of the earlier, then what the plant has left or grown back, where nothing less will do.
+			const begun = mostOf(first);
+			const all = [
+				{ c: first, n: begun },
+				{ c: then, n: mostAfter(first, begun, then) }
+			];
 			if (odds.of(all) < confidence) add(all);
 		}
 	});
 }
 
-/** The most of the earlier, then what the plant has left or grown back by the later. */
-function mostOfBoth(a: Candidate, b: Candidate): Part[] {
-	const [first, then] = a.on <= b.on ? [a, b] : [b, a];
-	const most = (c: Candidate) => Math.min(c.most, MOST_PIECES);
-	if (a.source !== b.source)
-		return [
-			{ c: first, n: most(first) },
-			{ c: then, n: most(then) }
-		];
+const mostOf = (c: Candidate): number => Math.min(c.most, MOST_PIECES);
+
+/** Pieces of the later that one piece of the earlier still keeps from it, on one plant. */
+function eachKeeps(first: Candidate, then: Candidate): number {
+	if (first.source !== then.source) return 0;
 	const { recover_days, uses_up } = first.way.gives;
-	const share = first.most / Math.max(1, first.full);
-	const gone = share * stillMissing({ on: first.on, recoverDays: recover_days, usesUp: uses_up }, then.on);
-	return [
-		{ c: first, n: most(first) },
-		{ c: then, n: Math.max(0, Math.min(most(then), Math.floor(then.most - then.full * gone))) }
-	];
+	return (
+		(then.full / Math.max(1, first.full)) * stillMissing({ on: first.on, recoverDays: recover_days, usesUp: uses_up }, then.on)
+	);
 }
+
+/** The most that may be taken by the later after so many by the earlier. */
+const mostAfter = (first: Candidate, begun: number, then: Candidate): number =>
+	Math.max(0, Math.min(mostOf(then), Math.floor(then.most - begun * eachKeeps(first, then) + 1e-9)));
+
+/** The most of both together, with such a share of it by the earlier. */
+const mostSplit = (first: Candidate, then: Candidate, split: number): number =>
+	Math.min(first.most / split, then.most / (1 - split + split * eachKeeps(first, then)));
 
 /** One stock plant asked again each time that it has grown back. */
 function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add: (parts: Part[]) => void): void {
@@ -272,10 +278,12 @@ function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add:
 		if (way.gives.uses_up) continue;
 		const windows = field.openings(source.kindId, way, want.due);
 		const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
-		// The last few dates, and the earliest of each year: from there the plant is asked back in time.
-		for (const last of ends(list.map((c) => c.on))) {
-			const within = want.oneAge ? PLAN.oneAge.value : undefined;
-			const f = { last, open, stock: source.stock, gives: way.gives, takings: source.takings, within };
+		const within = want.oneAge ? PLAN.oneAge.value : undefined;
+		const by = (last: number) => ({ last, open, stock: source.stock, gives: way.gives, takings: source.takings, within });
+		const usually = (last: number) => mostBy(by(last)).reduce((sum, f) => sum + f.pieces * nearest(list, f.on).mean, 0);
+		const days = list.map((c) => c.on);
+		for (const last of new Set([...ends(days), ...bestOf(days, usually)])) {
+			const f = by(last);
 			const asParts = (taken: ReturnType<typeof mostBy>): Part[] | null => {
 				const parts: Part[] = [];
 				for (const { on, pieces } of taken) {
@@ -309,6 +317,19 @@ function ends(days: readonly number[]): number[] {
 	const step = Math.max(1, Math.floor(sorted.length / ENDS));
 	return sorted.filter((_, i) => i % step === 0).slice(0, ENDS);
 }
+
+/** And those that bring the most, where all is needed that the plant gives. */
+const BEST = 2;
+function bestOf(days: readonly number[], usually: (day: number) => number): number[] {
+	return [...new Set(days)]
+		.map((day) => ({ day, brings: usually(day) }))
+		.sort((a, b) => b.brings - a.brings || b.day - a.day)
+		.slice(0, BEST)
+		.map((x) => x.day);
+}
+
+const nearest = (list: readonly Candidate[], on: number): Candidate =>
+	list.reduce((best, c) => (Math.abs(c.on - on) < Math.abs(best.on - on) ? c : best));
 
 /** Several batches' needs as one. */
 export function together(asks: readonly Asks[]): Asks {

@@ -32,12 +32,23 @@ function openBy(open: readonly Span[], day: DayNumber): DayNumber | null {
 	return best;
 }
 
-/** Days of so many flushes up to the last, each a recovery apart or more, earliest first; null where they do not fit. */
+/** The first day on or after `day` on which the way is open. */
+function openFrom(open: readonly Span[], day: DayNumber): DayNumber | null {
+	const next = open.find((o) => o.to >= day);
+	return next ? Math.max(day, next.from) : null;
+}
+
+/**
+ * Days of so many flushes up to the last, earliest first: each a recovery apart or more, and before them, where there is
+ * no time for another whole one, as soon as may be: the plant has grown back a part by then. Null where they do not fit.
+ */
 function daysOf(count: number, { last, open, gives, within = Infinity }: FlushesOf): DayNumber[] | null {
 	const days = [last];
 	while (days.length < count) {
-		const day = openBy(open, days[0]! - gives.recover_days);
-		if (day === null || last - day > within) return null;
+		const next = days[0]!;
+		const whole = openBy(open, next - gives.recover_days);
+		const day = whole !== null && last - whole <= within ? whole : openFrom(open, last - within);
+		if (day === null || day >= next) return null;
 		days.unshift(day);
 	}
 	return days;

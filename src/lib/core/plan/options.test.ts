@@ -5,7 +5,7 @@ import { betaOf } from '../odds/beta.js';
 import { worthOf } from '../evidence/evidence.js';
 import { plan, plannedBatch, wantOdds } from './index.js';
 import type { PlanRequest } from './index.js';
-import { north } from '../../../testing/climates.js';
+import { arctic, north, south, tropics } from '../../../testing/climates.js';
 import { kind } from '../../../testing/handbook.js';
 import { requestOf } from '../../../testing/plans.js';
 
@@ -171,6 +171,30 @@ describe('a plan', () => {
 		for (let i = 1; i < late.flushes.length; i++)
 			expect(late.flushes[i]!.on - late.flushes[i - 1]!.on).toBeGreaterThanOrEqual(semiRipe.gives.recover_days);
 		expect(late.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+	});
+
+	it('begins early what no one day gives, is safe no later than the first go, and never calls impossible what it could do', () => {
+		const stock = { count: 2, sizeCm: 60, ageYears: 6, condition: 'strong' } as const;
+		let early = 0;
+		for (const climate of [north, south, tropics, arctic])
+			for (const id of ['hibiscus', 'penstemon', 'box'])
+				for (const today of ['2027-01-15', '2027-07-15'].map(day)) {
+					const p = plan(requestOf(kind(id), climate, { today, stock, target: 12, due: today + 600 }));
+					for (const w of p.ways) {
+						expect(w.fallback?.probability ?? 0, `${id} ${w.wayId}`).toBeLessThan(0.9);
+						if (!w.best) continue;
+						expect(w.lastSafe!).toBeGreaterThanOrEqual(w.best.flushes[0]!.on);
+						expect(w.best.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+						// Struck all on the day of its last go it would need more than the stock gives.
+						const onLast = w.curve.find((c) => c.on === w.best!.on)!;
+						if (onLast.strike === null || onLast.strike > onLast.canGive) {
+							early++;
+							expect(w.best.flushes.length).toBeGreaterThan(1);
+							expect(w.lastSafe!).toBeLessThan(w.best.on);
+						}
+					}
+				}
+		expect(early).toBeGreaterThan(0);
 	});
 
 	it('finds the number even when it is many times the target', () => {

@@ -135,18 +135,17 @@ function outlook(way: WayProfile, r: PlanRequest): WayOutlook {
 		.map((o) => ({ from: Math.max(o.opens, r.today), to: o.closes, bestFrom: o.bestFrom, bestTo: o.bestTo }));
 	const s: Search = { r, way, odds, known: new Map(), open, ...tablesFor(r, odds, existing) };
 	const result: WayOutlook = { wayId: way.id, best: null, lastSafe: null, curve: [], why: null, fallback: null, earliest: null };
-	const candidates: Candidate[] = [];
-	const fallbacks: Fallback[] = [];
+	const dates: DateFacts[] = [];
 	for (const { on, window } of datesOf(s)) {
 		if (on > r.due) break;
 		const usual = walkFrom(s, on);
 		if (!usual) continue;
 		const flushes = flushesBy(s, on);
-		considerDate(s, result, candidates, fallbacks, { on, usual, flushes, most: mostBy(flushes, s.most), window });
+		const prepared = plannedBatch(r, way, on, 1, r.due);
+		dates.push({ on, usual, flushes, most: mostBy(flushes, s.most), window, prepared, share: shareInTime(prepared, odds) });
 	}
-	settle(s, result, candidates);
+	settle(s, result, dates);
 	if (!result.best) {
-		result.fallback = mostThatCan(s, fallbacks);
 		result.earliest = earliestOf(s);
 		result.why = whyNot(s, result);
 	}
@@ -199,42 +198,46 @@ interface DateFacts {
 	/** The most that the stock can give by then, as far as it is of use. */
 	most: Flush[];
 	window: Search['open'][number];
+	/** One piece struck on it, and its chance to be in time if it lives. */
+	prepared: Prepared;
+	share: number;
 }
 
-interface Candidate {
-	on: DayNumber;
+interface Candidate extends DateFacts {
 	strike: number;
-	flushes: Flush[];
-	usual: Walk;
-	prepared: Prepared;
-	window: Search['open'][number];
+	taken: Flush[];
 	score: number;
 }
 
-/** One date: how many it takes, whether they are to be had, and the most that could be had otherwise. */
-function considerDate(s: Search, result: WayOutlook, candidates: Candidate[], fallbacks: Fallback[], d: DateFacts): void {
-	const { r, way } = s;
-	const p = plannedBatch(r, way, d.on, 1, r.due);
-	const table = tableOf(s, p);
-	const strike = smallestReaching(table, r.confidence);
-	result.curve.push({ on: d.on, strike, canGive: piecesOf(mostBy(d.flushes)), inTime: p.inTime });
-	const most = piecesOf(d.most);
-	if (most > 0 && p.inTime > 0) considerFallback(s, d, p, table[most]!, fallbacks);
-	const flushes = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
-	if (strike === null || flushes === null) return;
-	result.lastSafe = d.on;
-	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, way: s.way, book: r.book });
-	const binds = bindings(r, s.way, effort, flushes);
+function shareInTime(p: Prepared, odds: Search['odds']): number {
+	return chancesOf(p, odds).atoms.reduce((sum, a) => sum + a.w * a.q, 0);
+}
+
+/** One date: how many it takes if all are struck on it, and whether they are to be had. */
+function considerDate(s: Search, result: WayOutlook, d: DateFacts): Candidate | null {
+	const strike = smallestReaching(tableOf(s, d.prepared), s.r.confidence);
+	result.curve.push({ on: d.on, strike, canGive: piecesOf(mostBy(d.flushes)), inTime: d.prepared.inTime });
+	const taken = strike === null ? null : flushesFor(Math.max(1, strike), d.flushes);
+	if (!taken) return null;
+	// What is struck in several goes is begun with the first of them.
+	result.lastSafe = Math.max(result.lastSafe ?? -Infinity, taken[0]!.on);
+	return candidateOf(s, d, taken);
+}
+
+function candidateOf(s: Search, d: DateFacts, taken: Flush[]): Candidate {
+	const strike = piecesOf(taken);
+	const effort = effortOf({ walk: d.usual, odds: s.odds, struck: strike, way: s.way, book: s.r.book });
 	const { bestFrom, bestTo, from } = d.window;
 	const inBest = d.on >= bestFrom && d.on <= bestTo;
 	const away = Math.max(0, bestFrom - d.on, d.on - bestTo);
 	const reluctance = (inBest ? 1 : RELUCTANCE.outside) + away * RELUCTANCE.perDayAway + (d.on - from) * RELUCTANCE.perDayLater;
-	const score = (binds.length * BOUND + (effort.minutes / 60) * HOUR_WORTH + effort.cost) * reluctance;
-	candidates.push({ on: d.on, strike, flushes, usual: d.usual, prepared: p, window: d.window, score });
+	const bound = bindings(s.r, s.way, effort, taken).length * BOUND;
+	return { ...d, strike, taken, score: (bound + (effort.minutes / 60) * HOUR_WORTH + effort.cost) * reluctance };
 }
 
-interface Fallback {
-	most: Flush[];
+/** The most that can be had by a date. */
+interface Most {
+	d: DateFacts;
 	/** What it is worth to look closer at, roughly. */
 	rough: number;
 }
@@ -243,29 +246,40 @@ interface Fallback {
 const TOLD = 0.02;
 const worthOfMost = (probability: number, usually: number): number => (probability >= TOLD ? 1 + probability : usually * 1e-4);
 
-/** What the most that the stock gives by a date would bring, as if it were all struck on it. */
-function considerFallback(s: Search, d: DateFacts, p: Prepared, probability: number, found: Fallback[]): void {
-	const { atoms, whole } = chancesOf(p, s.odds);
-	const share = atoms.reduce((sum, a) => sum + a.w * a.q, 0);
-	const stages = [...s.odds].filter(([stage]) => stage !== 'wintered' || whole).map(([, b]) => meanChance(b));
-	const usually = piecesOf(d.most) * share * stages.reduce((a, b) => a * b, 1);
-	found.push({ most: d.most, rough: worthOfMost(probability, usually) });
+/** What the most that the stock gives by each date would bring, roughly, the best first. */
+function mostByDates(s: Search, dates: readonly DateFacts[]): Most[] {
+	const found = dates.flatMap((d): Most[] => {
+		if (d.most.length === 0) return [];
+		const inTime = d.most.reduce((sum, f) => sum + f.pieces * nearest(dates, f.on).share, 0);
+		if (inTime <= 0) return [];
+		const { whole } = chancesOf(d.prepared, s.odds);
+		const stages = [...s.odds].filter(([stage]) => stage !== 'wintered' || whole).map(([, b]) => meanChance(b));
+		const usually = inTime * stages.reduce((a, b) => a * b, 1);
+		// Earlier goes have more time than the last: their share is as if all that are in time were certain to be.
+		const table = d.most.length > 1 ? (whole ? s.tables.withWinter : s.tables.without) : tableOf(s, d.prepared);
+		const pieces = d.most.length > 1 ? Math.floor(inTime) : piecesOf(d.most);
+		return [{ d, rough: worthOfMost(table[Math.min(pieces, table.length - 1)]!, usually) }];
+	});
+	return found.sort((a, b) => b.rough - a.rough);
 }
+
+const nearest = (dates: readonly DateFacts[], on: DayNumber): DateFacts =>
+	dates.reduce((best, d) => (Math.abs(d.on - on) < Math.abs(best.on - on) ? d : best));
 
 /** Dates looked at closely for the most that can be had. */
 const MOST_CLOSE = 4;
 
 /** The most that can be had, each strike a batch of its own beside what grows already: as the want will be reckoned. */
-function mostThatCan(s: Search, found: Fallback[]): WayOutlook['fallback'] {
-	found.sort((a, b) => b.rough - a.rough);
-	let best: WayOutlook['fallback'] = null;
+function mostThatCan(s: Search, dates: readonly DateFacts[]): { d: DateFacts; told: NonNullable<WayOutlook['fallback']> } | null {
+	let best: ReturnType<typeof mostThatCan> = null;
 	let top = -Infinity;
-	for (const { most } of found.slice(0, MOST_CLOSE)) {
+	for (const { d } of mostByDates(s, dates).slice(0, MOST_CLOSE)) {
+		const { most } = d;
 		const { probability, mean } = wantOdds(s.r.target, s.r.others, [...s.r.growing, ...most.map((f) => wantBatchOf(s, f))]);
 		const worth = worthOfMost(probability, mean);
 		if (worth <= top) continue;
 		top = worth;
-		best = { on: most.at(-1)!.on, strike: piecesOf(most), flushes: most, probability, usually: mean };
+		best = { d, told: { on: most.at(-1)!.on, strike: piecesOf(most), flushes: most, probability, usually: mean } };
 	}
 	return best;
 }
@@ -296,16 +310,20 @@ const MOST_TRIED = 3;
 /** More pieces on top, tried in turn, where several strikes or what grows already make the sum another than the table's. */
 const MOST_STEPS = 6;
 
-function settle(s: Search, result: WayOutlook, candidates: Candidate[]): void {
+function settle(s: Search, result: WayOutlook, dates: readonly DateFacts[]): void {
+	const candidates = dates.flatMap((d) => considerDate(s, result, d) ?? []);
 	candidates.sort((a, b) => a.score - b.score || a.on - b.on);
 	for (const c of candidates.slice(0, MOST_TRIED)) {
-		const option = optionOf(s, c);
-		if (!option) continue;
-		result.best = option;
-		return;
+		result.best = optionOf(s, c);
+		if (result.best) return;
 	}
 	// None keeps its word as it stands: then none is safe.
-	if (candidates.length > 0) result.lastSafe = null;
+	result.lastSafe = null;
+	const most = mostThatCan(s, dates);
+	// No date takes them all, but what is begun early has more time: several goes together may do.
+	if (most && most.told.probability >= s.r.confidence - 1e-9) result.best = optionOf(s, candidateOf(s, most.d, most.d.most));
+	if (result.best) result.lastSafe = result.best.flushes[0]!.on;
+	else result.fallback = most?.told ?? null;
 }
 
 /** The option as the want will reckon it once it is planned: every strike a batch of its own, beside what grows already. */
@@ -313,9 +331,9 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 	const { r, way } = s;
 	const oddsOf = (flushes: readonly Flush[]) =>
 		wantOdds(r.target, r.others, [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))]);
-	const flushesOf = (pieces: number) => flushesFor(pieces, flushesBy(s, c.on));
+	const flushesOf = (pieces: number) => flushesFor(pieces, c.flushes);
 	let strike = Math.max(1, c.strike);
-	let flushes: Flush[] | null = c.flushes;
+	let flushes: Flush[] | null = c.taken;
 	for (let step = 0; step < MOST_STEPS && flushes !== null; step++) {
 		let odds = oddsOf(flushes);
 		if (odds.probability >= r.confidence - 1e-9) {
