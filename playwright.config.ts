@@ -5,8 +5,10 @@ import { CHROMIUM } from './bin/demoApp.js';
 export default defineConfig({
 	testDir: 'e2e',
 	testMatch: '*.spec.ts',
-	timeout: 90_000,
-	expect: { timeout: 15_000 },
+	globalSetup: './e2e/setup.ts',
+	// Limits for what hangs, not for what is slow: the machine that checks may be half as fast as ours.
+	timeout: 480_000,
+	expect: { timeout: 40_000 },
 	// Two apps, two browsers, two cores: no test counts milliseconds.
 	workers: 2,
 	fullyParallel: false,

@@ -1,5 +1,6 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -12,6 +13,8 @@ export default defineConfig({
 		include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
 		environment: 'node',
 		globalSetup: ['bin/testDatabase.ts'],
+		// By itself it leaves one core idle, which is half of a small machine.
+		maxWorkers: availableParallelism(),
 		// Tests against the database share one server; each file makes its own database in it.
 		testTimeout: 120_000,
 		hookTimeout: 120_000

@@ -69,6 +69,9 @@ export function debian(packages: readonly string[], why: string): void {
 	}
 }
 
+/** A small computer works out the climates of some gardens before it answers. */
+const SLOW_START_MS = 180_000;
+
 /** Starts the built app; resolves when it answers. */
 export async function startApp(
 	port: number,
@@ -95,7 +98,8 @@ export async function startApp(
 	let ended = false;
 	child.once('exit', () => (ended = true));
 	const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/healthz`;
-	for (let i = 0; i < 300; i++) {
+	const began = Date.now();
+	while (Date.now() - began < SLOW_START_MS) {
 		if (ended) throw new Stop('The app ended while starting: see the lines above.');
 		try {
 			const answer = await fetch(address);
@@ -105,7 +109,7 @@ export async function startApp(
 		}
 		await new Promise((r) => setTimeout(r, 100));
 	}
-	throw new Stop('The app does not answer after 30 seconds.');
+	throw new Stop('The app does not answer after three minutes.');
 }
 
 /** Ends a child in order, by force after ten seconds. */

@@ -47,7 +47,7 @@ export const test = base.extend<object, { app: App; appOptions: { demo: boolean;
 			});
 			await app.close();
 		},
-		{ scope: 'worker', timeout: 120_000 }
+		{ scope: 'worker', timeout: 300_000 }
 	],
 	// A page is used once it has come alive: before that a tap is lost on a slow machine.
 	page: async ({ page }, use) => {

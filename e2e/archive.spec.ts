@@ -7,7 +7,6 @@ import { post } from './plainly.js';
 test.use({ appOptions: { demo: false, env: {} } });
 
 test('an archive brings a whole garden into an empty house, and a wrong file is told', async ({ app, page }) => {
-	test.setTimeout(150_000);
 	const other = await openDemoApp();
 	const answer = await fetch(`${other.url}/g/three-alders/archive.zip`);
 	expect(answer.headers.get('content-type')).toBe('application/zip');
@@ -49,7 +48,7 @@ test('an archive brings a whole garden into an empty house, and a wrong file is 
 	await page.getByLabel('Archive of a garden').setInputFiles({ name: 'garden.zip', mimeType: 'application/zip', buffer: zip });
 	await page.getByRole('button', { name: 'Bring this garden in' }).click();
 	// Every entry is read again and the season worked out: several seconds alone, more beside another spec.
-	await expect(page).toHaveURL(/three-alders\/round/, { timeout: 60_000 });
+	await expect(page).toHaveURL(/three-alders\/round/, { timeout: 150_000 });
 	await settled(app.url);
 	const after = await Promise.all(['wants', 'stock', 'ledger'].map((p) => words(app.url, p)));
 	expect(after).toEqual(before);
@@ -93,7 +92,6 @@ function workbook(rows: readonly (readonly (string | number)[])[]): Buffer {
 }
 
 test('a list of plants comes in from a spreadsheet, whole or not at all', async ({ app, page }) => {
-	test.setTimeout(120_000);
 	const begun = await post(`${app.url}/new`, {
 		...{
 			name: 'Listed',

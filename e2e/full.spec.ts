@@ -9,7 +9,6 @@ test('three hundred batches: lists in parts, work on many in one tap, and told w
 	page,
 	context
 }) => {
-	test.setTimeout(180_000);
 	await fillGarden(app.cluster.url('app'), { growing: 300 });
 
 	await page.goto(`${app.demo}/bench`);

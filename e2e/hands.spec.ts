@@ -20,7 +20,6 @@ const button = (page: Page, name: string | RegExp) => page.getByRole('button', {
 const said = (page: Page) => page.getByRole('status').filter({ has: page.getByRole('button', { name: 'Close this message' }) });
 
 test('a want, its plan, a strike and a check by keys alone', async ({ app, page }) => {
-	test.setTimeout(180_000);
 	await page.setViewportSize(SIZES[0]!);
 	await page.goto(`${app.demo}/wants`);
 	// The first stop leads past the bars.
@@ -64,7 +63,6 @@ test('a want, its plan, a strike and a check by keys alone', async ({ app, page 
 
 for (const size of SIZES)
 	test(`axe finds nothing in what a tap opens, on a ${size.name}`, async ({ app, page }) => {
-		test.setTimeout(240_000);
 		await page.setViewportSize(size);
 		const faults: string[] = [];
 		await withAxe(page);

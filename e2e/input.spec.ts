@@ -8,7 +8,6 @@ import { badRequests, knownOf, routes, sendAll } from '../bin/badRequests.js';
 test.use({ appOptions: { demo: true, env: { SURCULUS_SPEC: 'input' } } });
 
 test('bad requests on every route and action are answered with a sentence', async ({ app }) => {
-	test.setTimeout(240_000);
 	const client = new pg.Client({ connectionString: app.cluster.url('app') });
 	await client.connect();
 	const known = await knownOf(async (sql) => (await client.query<{ v: string }>(sql)).rows);

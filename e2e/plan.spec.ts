@@ -12,8 +12,8 @@ const planOf = async (base: string, query = ''): Promise<PlanView> =>
 	(await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
 const open = async (page: Page, base: string, query = '') => {
 	await page.goto(`${base}/plan${query}`);
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/as surely as you ask/, { timeout: 80_000 });
-	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 80_000 });
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/as surely as you ask/, { timeout: 150_000 });
+	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 150_000 });
 };
 const LOOKING = 'A better one is still being looked for';
 
@@ -44,7 +44,6 @@ const heardOf = (page: Page, address: string, leavesAt: string): Promise<{ names
 	);
 
 test('a plan is made, says what holds the rest back, is taken and undone; Wants tells the same odds', async ({ app, page }) => {
-	test.setTimeout(480_000);
 	await open(page, app.demo);
 	const told = await planOf(app.demo);
 	expect(told.wants).toHaveLength(13);
@@ -60,7 +59,7 @@ test('a plan is made, says what holds the rest back, is taken and undone; Wants 
 	expect(short.length).toBeGreaterThanOrEqual(2);
 	const held = page.getByRole('region', { name: 'What holds the rest back' });
 	await expect(held.locator(':scope > ul > li')).toHaveCount(short.length);
-	await expect(held.getByText('Trying what would help …')).toHaveCount(0, { timeout: 120_000 });
+	await expect(held.getByText('Trying what would help …')).toHaveCount(0, { timeout: 150_000 });
 	await expect(held).toContainText(/Buy \d+, about/);
 	await expect(held).toContainText(/instead: then \d+ times in/);
 	// What would help is done in one tap, and then it has helped; one undo, and the want is as it was.
@@ -125,7 +124,6 @@ test('two people take two plans: the second is told that someone was quicker, an
 	page,
 	context
 }) => {
-	test.setTimeout(240_000);
 	await open(page, app.demo);
 	const other = await context.newPage();
 	await open(other, app.demo);
@@ -148,7 +146,6 @@ test('other plans are compared with the usual one; what is only planned is open 
 	app,
 	page
 }) => {
-	test.setTimeout(400_000);
 	const usual = await planOf(app.demo);
 	for (const [name, aim] of [['The fewest batches', 'few']] as const) {
 		await open(page, app.demo, `?aim=${aim}`);
@@ -158,7 +155,7 @@ test('other plans are compared with the usual one; what is only planned is open 
 		expect(told.totals.batches).toBeLessThanOrEqual(usual.totals.batches);
 	}
 	await page.getByRole('link', { name: /Plan anew/ }).click();
-	await expect(page.getByText('Here all that is only planned is open to change')).toBeVisible({ timeout: 80_000 });
+	await expect(page.getByText('Here all that is only planned is open to change')).toBeVisible({ timeout: 150_000 });
 	// A way that is ruled out is not used, said so, and allowed again.
 	const [{ kindId, wayId }] = usual.wants.flatMap((w) => w.batches) as [PlanView['wants'][0]['batches'][0]];
 	const never = await planOf(app.demo, `?not=${kindId}~${wayId}`);
@@ -166,7 +163,7 @@ test('other plans are compared with the usual one; what is only planned is open 
 	await open(page, app.demo, `?not=${kindId}~${wayId}`);
 	await expect(page.getByText('Ruled out:')).toBeVisible();
 	await page.getByRole('link', { name: 'Allow it again' }).click();
-	await expect(page.getByText('Ruled out:')).toBeHidden({ timeout: 80_000 });
+	await expect(page.getByText('Ruled out:')).toBeHidden({ timeout: 150_000 });
 	// On paper: what is struck first stands on it.
 	const paper = await fetch(`${app.demo}/plan/sheet.pdf`);
 	expect(paper.headers.get('content-type')).toBe('application/pdf');
@@ -236,7 +233,6 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	app,
 	page
 }) => {
-	test.setTimeout(280_000);
 	await open(page, app.demo);
 	const told = await planOf(app.demo);
 	const want = told.wants.find((w) => w.batches.length > 0 && w.standing === 'in hand' && w.batches[0]!.pieces > 6)!;
@@ -253,7 +249,7 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	await page.mouse.move(x, y);
 	await page.mouse.down();
 	await page.mouse.move(x + 12, y, { steps: 4 });
-	await expect(lane).toContainText(/Struck on \d/, { timeout: 60_000 });
+	await expect(lane).toContainText(/Struck on \d/, { timeout: 150_000 });
 	await page.mouse.move(x, y, { steps: 4 });
 	await page.mouse.up();
 	await expect(lane.getByText(/Struck on \d/)).toBeHidden();
@@ -266,7 +262,7 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	await expect(lane).toContainText(/10 more: .* instead of|10 more would make it no surer|that plant gives \d+, not/);
 	await lane.getByLabel('How many').fill('2');
 	await lane.getByRole('button', { name: 'Try it' }).click();
-	await expect(page.getByText('As you have changed it.')).toBeVisible({ timeout: 80_000 });
+	await expect(page.getByText('As you have changed it.')).toBeVisible({ timeout: 150_000 });
 	await expect(lane.getByRole('button', { name: /^By hand: 2 on/ })).toBeVisible();
 	// A number that the plant has not got, and a day that has gone by: a sentence, and the plan stays as it was.
 	const sent = (over: object) => ({ want: want.id, way: batch.wayId, stock: batch.stockId, on: batch.on, pieces: 2, ...over });
@@ -291,7 +287,7 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	expect(around.batches.some((b) => b.on === batch.on && b.wayId === batch.wayId && b.pieces === 2 && b.pinned)).toBe(true);
 
 	await page.getByRole('button', { name: 'Plan the rest around it' }).click();
-	await expect(page.getByRole('button', { name: 'Plan the rest around it' })).toBeEnabled({ timeout: 80_000 });
+	await expect(page.getByRole('button', { name: 'Plan the rest around it' })).toBeEnabled({ timeout: 150_000 });
 	await page.getByRole('button', { name: /^Take (this plan|\d+ of)/ }).click();
 	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
 	const after = await planOf(app.demo);
@@ -302,15 +298,14 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	app,
 	page
 }) => {
-	test.setTimeout(280_000);
 	await page.goto(`${app.demo}/wants`);
 	// What mends each want that is in trouble: the plan's own words, once the page has been looked at for a moment.
 	const repairs = (await (await fetch(`${app.demo}/plan/repairs.json`)).json()) as Repair[];
 	expect(repairs.length).toBeGreaterThan(3);
-	for (const r of repairs) await expect(page.locator(`a[href$="/wants/${r.id}"]`)).toContainText(r.says, { timeout: 60_000 });
+	for (const r of repairs) await expect(page.locator(`a[href$="/wants/${r.id}"]`)).toContainText(r.says, { timeout: 150_000 });
 	await page.goto(`${app.demo}/round`);
 	const slipped = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Less sure than you asked' }) });
-	await expect(slipped).toBeVisible({ timeout: 60_000 });
+	await expect(slipped).toBeVisible({ timeout: 150_000 });
 	const begun = repairs.filter((r) => r.begun);
 	await expect(slipped.locator('ul > li')).toHaveCount(begun.length);
 	await expect(slipped).toContainText(begun[0]!.says);
@@ -346,7 +341,7 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	await page.getByText('Days or places to keep free, or money to keep to').click();
 	await page.getByLabel('A place to keep free').selectOption(room.id);
 	await page.getByRole('button', { name: 'Keep it free' }).click();
-	await expect(page.getByText(`Kept free: ${room.name}.`)).toBeVisible({ timeout: 80_000 });
+	await expect(page.getByText(`Kept free: ${room.name}.`)).toBeVisible({ timeout: 150_000 });
 	const bare = await planOf(app.demo, `?free=${room.id}`);
 	expect(stands(bare, room.name)).toBe(0);
 	// What can stand nowhere else is not planned then; no want is the better for it.
@@ -362,14 +357,14 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	await expect(page.getByText('The last day comes before the first.')).toBeVisible();
 	await page.getByLabel('to', { exact: true }).fill(first.on.replace(/-\d\d$/, '-30'));
 	await page.getByRole('button', { name: 'Plan around those days' }).click();
-	await expect(page.getByText(/^Nothing is struck from \d/)).toBeVisible({ timeout: 80_000 });
+	await expect(page.getByText(/^Nothing is struck from \d/)).toBeVisible({ timeout: 150_000 });
 	const off = new URL(page.url()).searchParams.get('off')!;
 	const [from, to] = off.split('~') as [string, string];
 	const free = await planOf(app.demo, `?off=${off}`);
 	expect(free.moves.filter((m) => m.on >= from && m.on <= to)).toEqual([]);
 	expect(then.moves.filter((m) => m.on >= from && m.on <= to).length).toBeGreaterThan(0);
 	await page.getByRole('link', { name: 'Allow it again' }).click();
-	await expect(page.getByText(/^Nothing is struck from \d/)).toBeHidden({ timeout: 80_000 });
+	await expect(page.getByText(/^Nothing is struck from \d/)).toBeHidden({ timeout: 150_000 });
 	// Money kept to: of all that is only planned, for what was taken before has no price any more.
 	const whole = await planOf(app.demo, '?anew=1');
 	const half = Math.floor(whole.totals.cost / 2);
@@ -377,7 +372,7 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	await limits.click();
 	await page.getByLabel('All that is new may cost').fill(String(half));
 	await page.getByRole('button', { name: 'Keep to it' }).click();
-	await expect(page.getByText(/^It may cost/)).toBeVisible({ timeout: 80_000 });
+	await expect(page.getByText(/^It may cost/)).toBeVisible({ timeout: 150_000 });
 	const cheap = await planOf(app.demo, `?anew=1&spend=${half}`);
 	expect(cheap.totals.cost).toBeLessThanOrEqual(half + 0.000_01);
 	expect(whole.totals.cost).toBeGreaterThan(half + 0.5);
@@ -388,7 +383,6 @@ test('a first plan is shown while a better one is looked for: kept as it is, or 
 	app,
 	page
 }) => {
-	test.setTimeout(240_000);
 	const best = await planOf(app.demo, '?off=2026-10-01~2026-10-02');
 	// Held up on the way: it is seen looking. The page has its first words at once, whatever is still being worked out.
 	const first = { ...best, says: 'First of all, some can be met as surely as you ask.' };
@@ -420,7 +414,7 @@ test('a first plan is shown while a better one is looked for: kept as it is, or 
 	await expect(page.getByText('Trying what would help …')).toHaveCount(0);
 	await page.unroute(address);
 	await page.getByRole('button', { name: 'Look for a better one' }).click();
-	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 80_000 });
+	await expect(page.getByText(LOOKING)).toHaveCount(0, { timeout: 150_000 });
 	await expect(heading).toHaveText((await planOf(app.demo, query)).says);
 	await expect(page.getByRole('region', { name: 'As the seasons may go' })).toBeVisible();
 	// A search that was left is stopped; asked again it comes to the plan that it would have come to.
@@ -431,7 +425,6 @@ test('a first plan is shown while a better one is looked for: kept as it is, or 
 });
 
 test('the seasons are grown while one looks on: stopped at any time, and grown again', async ({ app, page }) => {
-	test.setTimeout(240_000);
 	// Held up on the way: it is seen growing.
 	await page.route('**/plan/seasons*', (route) =>
 		route.fulfill({ contentType: 'text/event-stream', body: 'retry: 600000\nevent: grown\ndata: {"done":2300,"of":10000}\n\n' })
@@ -447,5 +440,5 @@ test('the seasons are grown while one looks on: stopped at any time, and grown a
 	expect(events.names[1]).toBe('left');
 	expect([events.names.at(-1), events.told.seasons]).toEqual(['told', 10_000]);
 	await seasons.getByRole('button', { name: 'Grow it again' }).click();
-	await expect(seasons).toContainText('Grown 10,000 times', { timeout: 60_000 });
+	await expect(seasons).toContainText('Grown 10,000 times', { timeout: 150_000 });
 });

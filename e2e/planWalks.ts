@@ -15,7 +15,6 @@ export function walks(today: string) {
 		test(`${name}, ${today}: all wants planned together; each day lies in its window, each promise is the want’s own once taken`, async ({
 			app
 		}) => {
-			test.setTimeout(240_000);
 			const base = await newGarden(app.url, name, name);
 			const ask = async () => (await (await fetch(`${base}/plan/plan.json`)).json()) as PlanView;
 			// Nothing is wanted, then something is but there is nothing to take from: an answer each time.

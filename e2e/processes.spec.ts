@@ -10,7 +10,6 @@ import { endChild, freePort, ROOT, startApp } from '../bin/lib.js';
 test.use({ appOptions: { demo: true, env: { SURCULUS_SPEC: 'processes' } } });
 
 test('four processes write and read one garden', async ({ app }) => {
-	test.setTimeout(180_000);
 	const env = { DATABASE_URL: app.cluster.url('app'), SURCULUS_TODAY: TODAY, SURCULUS_HOME: ROOT, LOG_LEVEL: 'silent' };
 	const others: ChildProcess[] = [];
 	const urls = [app.url];

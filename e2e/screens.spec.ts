@@ -16,11 +16,9 @@ const LISTS = { wants: 3, stock: 3, bench: 3, shelter: 1, ground: 1 } as const;
 
 for (const width of [1280, 390]) {
 	test(`screens are sound at ${width} px`, async ({ app, page }) => {
-		test.setTimeout(360_000);
 		await soundAt(page, width, app.demo, PATHS);
 	});
 	test(`single plants, batches and places are sound at ${width} px`, async ({ app, page }) => {
-		test.setTimeout(180_000);
 		const paths: string[] = [];
 		for (const [list, most] of Object.entries(LISTS)) {
 			await page.goto(`${app.demo}/${list}`);
@@ -175,7 +173,6 @@ test('a place is added, changed and closed; one in use stays', async ({ app, pag
 });
 
 test('narrow screens and large letters: nothing scrolls sideways', async ({ app, page }) => {
-	test.setTimeout(180_000);
 	// WCAG 2.2: reflow at 320 px (1.4.10), text at twice its size (1.4.4).
 	for (const [size, larger] of [
 		[{ width: 320, height: 700 }, 1],
@@ -227,7 +224,6 @@ test('what is wrong takes the hand to its field, and a question mark tells the k
 });
 
 test('dates and numbers are written as chosen, on every screen, and fields read them so', async ({ app, page }) => {
-	test.setTimeout(120_000);
 	const broken: string[] = [];
 	page.on('pageerror', (e) => broken.push(e.message));
 	// What is said in words is asked for first, so that an answer kept for one reader would be found with the other.

@@ -72,12 +72,12 @@ test('children come back, a rebuild leaves them alone, copies go out and in', as
 
 	const first = appPid();
 	process.kill(first, 'SIGKILL');
-	await expect.poll(well, { timeout: 30_000 }).toBe(false);
-	await expect.poll(well, { timeout: 30_000 }).toBe(true);
+	await expect.poll(well, { timeout: 90_000 }).toBe(false);
+	await expect.poll(well, { timeout: 90_000 }).toBe(true);
 	expect(appPid()).not.toBe(first);
 	process.kill(databasePid(), 'SIGKILL');
-	await expect.poll(well, { timeout: 30_000 }).toBe(false);
-	await expect.poll(well, { timeout: 60_000 }).toBe(true);
+	await expect.poll(well, { timeout: 90_000 }).toBe(false);
+	await expect.poll(well, { timeout: 150_000 }).toBe(true);
 	expect(await page('wants')).toBe(200);
 
 	// A halted database says nothing at all: who asks is answered within a second all the same.

@@ -65,7 +65,7 @@ test('who goes away does not leave work behind', async ({ app }) => {
 						body: JSON.stringify({ stages: stages.slice(0, 2), struck: 10 })
 					})
 				).status,
-			{ timeout: 60_000 }
+			{ timeout: 150_000 }
 		)
 		.toBe(200);
 });

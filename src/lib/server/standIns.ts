@@ -15,7 +15,8 @@ const MOST_BYTES = 2_000_000;
  * answer is read to a bounded size, whatever it says of its length.
  */
 export async function askOutside(url: string, signal: AbortSignal, most = MOST_BYTES): Promise<unknown> {
-	const answer = await fetch(url, { signal, redirect: 'error', credentials: 'omit' });
+	// A line that is kept open for the next question may be closed by the other side just as that is asked.
+	const answer = await fetch(url, { signal, redirect: 'error', credentials: 'omit', headers: { connection: 'close' } });
 	if (!answer.ok) throw new Error(`it answered ${answer.status}`);
 	const pieces: Uint8Array[] = [];
 	let bytes = 0;

@@ -32,7 +32,11 @@ let station: ChildProcess;
 let address = '';
 const garden = async (): Promise<Garden> => (await gardenById(DEMO_GARDEN))!;
 const scenario = async (body: unknown) => {
-	const answer = await fetch(`${address}/scenario`, { method: 'PUT', body: JSON.stringify(body) });
+	const answer = await fetch(`${address}/scenario`, {
+		method: 'PUT',
+		body: JSON.stringify(body),
+		headers: { connection: 'close' }
+	});
 	expect(answer.status).toBe(200);
 };
 
