@@ -50,6 +50,8 @@ const environment = (databaseUrl: string, more: NodeJS.ProcessEnv = {}): NodeJS.
 	SURCULUS_TODAY: DEMO_TODAY,
 	SURCULUS_HOME: ROOT,
 	LOG_LEVEL: process.env.APP_LOG ?? 'silent',
+	// Two apps and two browsers at once: what is slow there is not wrong.
+	SURCULUS_PATIENCE: '5',
 	...more
 });
 

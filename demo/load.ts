@@ -163,7 +163,8 @@ export async function loadDemo(): Promise<void> {
 						due,
 						confidence,
 						shape,
-						...{ enough: w.enough ?? null, late_weeks: w.lateWeeks ?? 0, weighs: w.weighs ?? 'alike' }
+						...{ enough: w.enough ?? null, late_weeks: w.lateWeeks ?? 0, weighs: w.weighs ?? 'alike' },
+						least_cm: w.leastCm ?? null
 					}
 				}
 			]

@@ -19,7 +19,7 @@ export const GARDEN = {
 	coldest_c: -21,
 	last_frost: { doy: 123, sd: 11 },
 	first_frost: { doy: 270, sd: 10 },
-	minutes_per_week: 120,
+	minutes_per_week: 240,
 	away: [] as { from: string; to: string }[],
 	guessed: [] as string[]
 };
@@ -579,6 +579,8 @@ export interface WantStory {
 	enough?: number;
 	lateWeeks?: number;
 	weighs?: 'first' | 'last';
+	/** How tall its plants must stand. */
+	leastCm?: number;
 	/** Other kinds that would do as well. */
 	orKinds?: string[];
 }
@@ -692,10 +694,10 @@ export const WANTS: Record<string, WantStory> = {
 		label: 'windbreak',
 		place: 'windbreak',
 		target: 41,
-		due: ['11-20', 1],
+		due: ['11-20', 2],
 		confidence: 0.9,
 		shape: { lengthM: 18, spacingCm: 90, rows: 2, spares: 0 },
-		plan: true
+		leastCm: 40
 	},
 	bank: {
 		kind: 'stonecrop',
@@ -735,10 +737,10 @@ export const WANTS: Record<string, WantStory> = {
 		label: 'pots for the summer fête',
 		place: null,
 		target: 200,
-		due: ['06-12', 1],
+		due: ['07-10', 1],
 		confidence: 0.9,
 		shape: null,
-		enough: 60
+		enough: 50
 	},
 	edging: {
 		kind: 'catmint',

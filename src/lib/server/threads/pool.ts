@@ -28,9 +28,11 @@ const AT_ONCE = 4;
 /** Longer queues than these end in an answer that comes after the person has gone. */
 const MOST_WAITING = 100;
 const MOST_JOBS_WAITING = 20;
+/** How many times as long as usual is waited, where a computer is known to be slow. */
+const PATIENCE = Math.max(1, Number(process.env.SURCULUS_PATIENCE ?? 1) || 1);
 /** Nothing here takes so long unless something is wrong: the thread is ended and begun anew. */
-const LIMIT_MS = 30_000;
-const JOB_LIMIT_MS = 120_000;
+const LIMIT_MS = 30_000 * PATIENCE;
+const JOB_LIMIT_MS = 120_000 * PATIENCE;
 const IDLE_MS = 60_000;
 
 interface Threads {
