@@ -10,13 +10,24 @@ export default defineConfig({
 	resolve: { alias: { 'tailwind-merge': fileURLToPath(new URL('src/lib/ui/tailwindMerge.ts', import.meta.url)) } },
 	worker: { format: 'es' },
 	test: {
-		include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
 		environment: 'node',
 		globalSetup: ['bin/testDatabase.ts'],
 		// By itself it leaves one core idle, which is half of a small machine.
 		maxWorkers: availableParallelism(),
 		// Tests against the database share one server; each file makes its own database in it.
 		testTimeout: 120_000,
-		hookTimeout: 120_000
+		hookTimeout: 120_000,
+		projects: [
+			// The core keeps nothing between two tests but what it has read: its files share what they import.
+			{ extends: true, test: { name: 'core', include: ['src/lib/core/**/*.test.ts'], isolate: false } },
+			{
+				extends: true,
+				test: {
+					name: 'rest',
+					include: ['src/**/*.test.ts', 'bin/**/*.test.ts', 'stand-ins/**/*.test.ts'],
+					exclude: ['src/lib/core/**']
+				}
+			}
+		]
 	}
 });

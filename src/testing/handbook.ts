@@ -5,7 +5,11 @@ import { containerSchema, kindSchema, waySchema } from '$lib/core/handbook/schem
 import { expandLike } from '$lib/core/handbook/like.js';
 import type { Kind } from '$lib/core/handbook/schema.js';
 
-const raw = (id: string): unknown => parse(readFileSync(`handbook/kinds/${id}.yaml`, 'utf8'));
+const files = new Map<string, unknown>();
+const raw = (id: string): unknown => {
+	if (!files.has(id)) files.set(id, parse(readFileSync(`handbook/kinds/${id}.yaml`, 'utf8')));
+	return files.get(id);
+};
 export const kind = (id: string): Kind => kindSchema.parse(expandLike(raw(id), raw));
 export const allKinds = (): Kind[] =>
 	readdirSync('handbook/kinds')

@@ -64,11 +64,18 @@ describe('what stock gives', () => {
 			{ on: 880, pieces: 48 },
 			{ on: 1000, pieces: 12 }
 		]);
-		expect(flushesFor(60, f(900))).toBeNull();
+		// No time to grow back whole: begun as soon as may be, and five sixths are there again.
+		expect(flushesFor(60, f(900))).toEqual([
+			{ on: 900, pieces: 48 },
+			{ on: 1000, pieces: 12 }
+		]);
+		expect(piecesOf(mostBy(f(900)))).toBe(48 + 40);
+		expect(flushesFor(89, f(900))).toBeNull();
 		// All of one age: no two of them farther apart.
-		expect(flushesFor(60, { ...f(800), within: 119 })).toBeNull();
-		expect(flushesFor(60, { ...f(800), within: 120 })).toHaveLength(2);
-		expect(piecesOf(mostBy(f(800)))).toBe(96);
+		expect(flushesFor(60, { ...f(800), within: 60 })?.map((x) => x.on)).toEqual([940, 1000]);
+		expect(flushesFor(60, { ...f(800), within: 0 })).toBeNull();
+		// 200 days are a plant and two thirds beside the first.
+		expect(piecesOf(mostBy(f(800)))).toBe(48 + 32 + 48);
 		expect(piecesOf(mostBy(f(800), 70))).toBe(70);
 	});
 
