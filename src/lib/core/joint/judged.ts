@@ -15,7 +15,7 @@ export const JOINT = {
 		OWN
 	),
 	short: judged(
-		{ each: 1_000, perPlant: 100, times: 10 },
+		{ each: 2_000, perPlant: 200, times: 20 },
 		'of the garden’s currency',
 		'What a want that is not met at all is worth avoiding: this much, and for each plant, and at least so many times its cheapest way.',
 		OWN
