@@ -4,6 +4,7 @@
  * a combination are worked out when it is made, and what a batch asks beside its pieces is in its price: so the
  * programme that chooses among them is small, and its chance constraint exact on the sample.
  */
+import { HUNDREDTH } from '../odds/words.js';
 import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
 import { PLAN } from '../plan/judged.js';
@@ -71,9 +72,6 @@ export interface PatternsOf {
 	given: number;
 }
 
-/** Chances are told to the nearest hundredth: what would be told as kept is kept. */
-const NEARLY = 0.005;
-
 /** All that is looked at for one want, the empty one first. */
 export function patternsOf(p: PatternsOf): Pattern[] {
 	const found = new Map<string, Pattern>();
@@ -86,7 +84,7 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 		if (!found.has(key)) found.set(key, patternOf(p, used, key));
 	};
 	add([]);
-	if (p.odds.alone >= p.confidence - NEARLY) return [...found.values()];
+	if (p.odds.alone >= p.confidence - HUNDREDTH) return [...found.values()];
 	const sure = singles(p, add);
 	pairs(p, sure, add);
 	flushes(p, add);

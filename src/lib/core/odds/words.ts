@@ -85,9 +85,12 @@ export type Standing = 'in hand' | 'likely' | 'in doubt' | 'unlikely';
 
 const LIKELY = ODDS.likely.value;
 
+/** Chances are told to the nearest hundredth: what would be told as kept is kept. */
+export const HUNDREDTH = 0.005;
+
 /** Judged against what the person asked for. */
 export function standing(p: number, wished: number): Standing {
-	if (p >= wished - 0.005) return 'in hand';
+	if (p >= wished - HUNDREDTH) return 'in hand';
 	if (p >= Math.max(LIKELY, wished * 0.8)) return 'likely';
 	if (p >= 0.3) return 'in doubt';
 	return 'unlikely';

@@ -181,15 +181,18 @@ describe('a plan', () => {
 				for (const today of ['2027-01-15', '2027-07-15'].map(day)) {
 					const p = plan(requestOf(kind(id), climate, { today, stock, target: 12, due: today + 600 }));
 					for (const w of p.ways) {
-						expect(w.fallback?.probability ?? 0, `${id} ${w.wayId}`).toBeLessThan(0.9);
+						// What would be told as kept is kept.
+						expect(w.fallback?.probability ?? 0, `${id} ${w.wayId}`).toBeLessThan(0.895);
 						if (!w.best) continue;
 						expect(w.lastSafe!).toBeGreaterThanOrEqual(w.best.flushes[0]!.on);
-						expect(w.best.probability).toBeGreaterThanOrEqual(0.9 - 1e-9);
+						expect(w.best.probability).toBeGreaterThanOrEqual(0.895);
 						// Struck all on the day of its last go it would need more than the stock gives.
 						const onLast = w.curve.find((c) => c.on === w.best!.on)!;
-						if (onLast.strike === null || onLast.strike > onLast.canGive) {
+						if (onLast.strike !== null && onLast.strike <= onLast.canGive) continue;
+						// One go that is a hair less sure than asked, or several.
+						if (w.best.flushes.length === 1) expect(w.best.probability).toBeLessThan(0.9);
+						else {
 							early++;
-							expect(w.best.flushes.length).toBeGreaterThan(1);
 							expect(w.lastSafe!).toBeLessThan(w.best.on);
 						}
 					}

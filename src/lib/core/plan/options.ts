@@ -8,6 +8,7 @@ import { atomRule, before } from '../odds/kernel.js';
 import { atLeast, meanCount, MOST_STRUCK, quantilesOf, smallestReaching } from '../odds/strike.js';
 import type { Quantiles } from '../odds/strike.js';
 import { sumOf } from '../odds/sum.js';
+import { HUNDREDTH } from '../odds/words.js';
 import { calendarClock, growthClock } from './clock.js';
 import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
@@ -321,13 +322,14 @@ function settle(s: Search, result: WayOutlook, dates: readonly DateFacts[]): voi
 	result.lastSafe = null;
 	const most = mostThatCan(s, dates);
 	// No date takes them all, but what is begun early has more time: several goes together may do.
-	if (most && most.told.probability >= s.r.confidence - 1e-9) result.best = optionOf(s, candidateOf(s, most.d, most.d.most));
+	const enough = s.r.confidence - HUNDREDTH;
+	if (most && most.told.probability >= enough) result.best = optionOf(s, candidateOf(s, most.d, most.d.most), enough);
 	if (result.best) result.lastSafe = result.best.flushes[0]!.on;
 	else result.fallback = most?.told ?? null;
 }
 
 /** The option as the want will reckon it once it is planned: every strike a batch of its own, beside what grows already. */
-function optionOf(s: Search, c: Candidate): PlanOption | null {
+function optionOf(s: Search, c: Candidate, enough = s.r.confidence - 1e-9): PlanOption | null {
 	const { r, way } = s;
 	const oddsOf = (flushes: readonly Flush[]) =>
 		wantOdds(r.target, r.others, [...r.growing, ...flushes.map((f) => wantBatchOf(s, f))]);
@@ -336,14 +338,14 @@ function optionOf(s: Search, c: Candidate): PlanOption | null {
 	let flushes: Flush[] | null = c.taken;
 	for (let step = 0; step < MOST_STEPS && flushes !== null; step++) {
 		let odds = oddsOf(flushes);
-		if (odds.probability >= r.confidence - 1e-9) {
+		if (odds.probability >= enough) {
 			// The table has them all struck on the last day. Those of earlier goes have more time, so fewer may do.
 			for (let least = 0, i = 0; flushes.length > 1 && i < MOST_STEPS; i++) {
 				const fewer = Math.ceil((least + strike) / 2);
 				if (fewer >= strike) break;
 				const taken = flushesOf(fewer);
 				const told = taken && oddsOf(taken);
-				if (told && told.probability >= r.confidence - 1e-9) {
+				if (told && told.probability >= enough) {
 					odds = told;
 					flushes = taken;
 					strike = fewer;
