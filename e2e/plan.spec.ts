@@ -301,7 +301,7 @@ test('fewer that would do, days kept free and money kept to are obeyed and told;
 	await page.goto(`${app.demo}/wants`);
 	// What mends each want that is in trouble: the plan's own words, once the page has been looked at for a moment.
 	const repairs = (await (await fetch(`${app.demo}/plan/repairs.json`)).json()) as Repair[];
-	expect(repairs.length).toBeGreaterThan(3);
+	expect(repairs.length).toBeGreaterThan(1);
 	for (const r of repairs) await expect(page.locator(`a[href$="/wants/${r.id}"]`)).toContainText(r.says, { timeout: 150_000 });
 	await page.goto(`${app.demo}/round`);
 	const slipped = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Less sure than you asked' }) });

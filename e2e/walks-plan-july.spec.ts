@@ -9,13 +9,13 @@ import type { PlanView } from '../src/lib/server/jointView.js';
 test.use({ appOptions: { demo: false, env: { SURCULUS_TODAY: JULY } } });
 walks(JULY);
 
-test('one clump, 24 wanted: the stock is grown first in one tap, the want waits for it, one undo; a plan of nothing takes the place of another', async ({
+test('one clump, 48 wanted: the stock is grown first in one tap, the want waits for it, one undo; a plan of nothing takes the place of another', async ({
 	app,
 	page
 }) => {
 	const base = await newGarden(app.url, 'Temperate', 'Few');
 	await addStock(base, 'daylily');
-	const { id } = await addWant(base, 'daylily', 24, '2027-06-30');
+	const { id } = await addWant(base, 'daylily', 48, '2027-06-30');
 	const ask = async (query = '') => (await (await fetch(`${base}/plan/plan.json${query}`)).json()) as PlanView;
 	expect(await read(`${base}/wants`)).toContain('no plan');
 	await page.goto(`${base}/plan`);
@@ -38,7 +38,7 @@ test('one clump, 24 wanted: the stock is grown first in one tap, the want waits 
 	expect(wants).toMatch(new RegExp(`waits for its stock: ${stock.target} to take from by `));
 	expect(wants).toContain('1 of 2 needs you.');
 	expect(await read(`${base}/wants/${id}`)).toContain('Its stock is grown first, and it waits');
-	expect(await read(`${base}/round`)).not.toContain('Plan 24 Daylily');
+	expect(await read(`${base}/round`)).not.toContain('Plan 48 Daylily');
 	const repairs = (await (await fetch(`${base}/plan/repairs.json`)).json()) as { id: string }[] | { wants: { id: string }[] };
 	expect(JSON.stringify(repairs)).not.toContain(id);
 	await saved.getByRole('button', { name: /Undo/ }).click();
