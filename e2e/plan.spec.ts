@@ -289,9 +289,15 @@ test('a batch is changed by hand: its odds follow, what is too much is told, the
 	await page.getByRole('button', { name: 'Plan the rest around it' }).click();
 	await expect(page.getByRole('button', { name: 'Plan the rest around it' })).toBeEnabled({ timeout: 150_000 });
 	await page.getByRole('button', { name: /^Take (this plan|\d+ of)/ }).click();
-	await expect(page.getByRole('status').filter({ hasText: 'planned and on the round' })).toBeVisible();
+	const taken = page.getByRole('status').filter({ hasText: 'planned and on the round' });
+	await expect(taken).toBeVisible();
+	// With the focus on it the message stays.
+	await taken.getByRole('button', { name: /Undo/ }).focus();
 	const after = await planOf(app.demo);
 	expect(after.wants.find((w) => w.id === want.id)!.alone).toBeCloseTo(around.odds, 9);
+	await taken.getByRole('button', { name: /Undo/ }).click();
+	await expect(taken).toBeHidden();
+	expect((await planOf(app.demo)).moves.length).toBeGreaterThan(after.moves.length);
 });
 
 test('fewer that would do, days kept free and money kept to are obeyed and told; Wants and the round say what mends a want', async ({
