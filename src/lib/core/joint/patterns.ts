@@ -5,7 +5,7 @@
  * programme that chooses among them is small, and its chance constraint exact on the sample.
  */
 import { HUNDREDTH } from '../odds/words.js';
-import { flushesFor, mostBy, piecesOf } from '../plan/flushes.js';
+import { flushesFor, mostBy, nearest, piecesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
 import { PLAN } from '../plan/judged.js';
 import { JOINT } from './judged.js';
@@ -325,9 +325,6 @@ function bestOf(days: readonly number[], usually: (day: number) => number): numb
 		.slice(0, BEST)
 		.map((x) => x.day);
 }
-
-const nearest = (list: readonly Candidate[], on: number): Candidate =>
-	list.reduce((best, c) => (Math.abs(c.on - on) < Math.abs(best.on - on) ? c : best));
 
 /** Several batches' needs as one. */
 export function together(asks: readonly Asks[]): Asks {

@@ -95,3 +95,7 @@ export function mostBy(f: FlushesOf, enough = Infinity): Flush[] {
 	}
 	return most;
 }
+
+/** What lies nearest to a day, the first of the list where two are as near. */
+export const nearest = <T extends { on: DayNumber }>(list: readonly T[], on: DayNumber): T =>
+	list.reduce((best, x) => (Math.abs(x.on - on) < Math.abs(best.on - on) ? x : best));

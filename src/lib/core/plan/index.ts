@@ -7,6 +7,7 @@ export * from './forecast.js';
 export * from './keep.js';
 export * from './lucks.js';
 export * from './options.js';
+export * from './planned.js';
 export * from './timing.js';
 export * from './walk.js';
 export * from './wantOdds.js';

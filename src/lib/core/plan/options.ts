@@ -9,13 +9,11 @@ import { atLeast, meanCount, MOST_STRUCK, quantilesOf, smallestReaching } from '
 import type { Quantiles } from '../odds/strike.js';
 import { sumOf } from '../odds/sum.js';
 import { HUNDREDTH } from '../odds/words.js';
-import { calendarClock, growthClock } from './clock.js';
-import { beliefsOf } from './beliefs.js';
 import { effortOf } from './effort.js';
-import { flushesFor, mostBy, piecesOf } from './flushes.js';
+import { flushesFor, mostBy, nearest, piecesOf } from './flushes.js';
 import type { Flush, FlushesOf } from './flushes.js';
 import { chancesOf } from './counts.js';
-import { prepare } from './timing.js';
+import { oddsOfWay, plannedBatch } from './planned.js';
 import type { Prepared } from './timing.js';
 import type { Plan, PlanOption, PlanRequest, WayOutlook } from './planTypes.js';
 import { bindings, whyNot } from './reasons.js';
@@ -58,12 +56,6 @@ function firstByHour(ways: readonly WayOutlook[]): Plan['byHour'] {
 	});
 }
 
-/** The odds of a new batch of a way in this garden. */
-export const oddsOfWay = (
-	way: Pick<WayProfile, 'stages' | 'id'>,
-	r: Pick<PlanRequest, 'record' | 'rho'>
-): Map<StageName, Belief> => beliefsOf(way, r.record[way.id] ?? {}, r.rho);
-
 /** A way's part of the request, worked out once for all its dates. */
 interface Search {
 	r: PlanRequest;
@@ -75,25 +67,6 @@ interface Search {
 	/** Thinned tables already reckoned, by their shares. */
 	known: Map<string, Float64Array>;
 	open: { from: DayNumber; to: DayNumber; bestFrom: DayNumber; bestTo: DayNumber }[];
-}
-
-type PlannedOf = Pick<PlanRequest, 'kind' | 'season' | 'years' | 'today' | 'rho' | 'record'>;
-
-/** A new batch struck on a day, its times walked out. */
-export function plannedBatch(r: PlannedOf, way: WayProfile, on: DayNumber, pieces: number, due: DayNumber | null): Prepared {
-	const rooting = way.stages.find((s) => s.to === 'rooted');
-	return prepare({
-		kind: r.kind,
-		way,
-		standing: { cohorts: [{ stage: 'unrooted', count: pieces, since: on, aliveOn: on }], planted: 0, struckOn: on },
-		odds: oddsOfWay(way, r),
-		rooting: null,
-		clock: rooting?.grows === 'season' ? growthClock(on, r.season) : calendarClock(on),
-		today: Math.max(r.today, on),
-		due,
-		years: r.years,
-		season: r.season
-	});
 }
 
 /** Size of the table: as many as the surest date asks for, so far as that is a home's work. */
@@ -263,9 +236,6 @@ function mostByDates(s: Search, dates: readonly DateFacts[]): Most[] {
 	});
 	return found.sort((a, b) => b.rough - a.rough);
 }
-
-const nearest = (dates: readonly DateFacts[], on: DayNumber): DateFacts =>
-	dates.reduce((best, d) => (Math.abs(d.on - on) < Math.abs(best.on - on) ? d : best));
 
 /** Dates looked at closely for the most that can be had. */
 const MOST_CLOSE = 4;
