@@ -88,6 +88,20 @@ export default ts.config(
 		}
 	},
 	{
+		// What is typed over it would go whenever the page's data is read anew.
+		files: ['src/**/*.svelte'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector:
+						"VariableDeclaration[kind='let'] > VariableDeclarator > CallExpression[callee.name='$derived'] MemberExpression[object.name='data']",
+					message: 'Fill a field from what is steady: ui/steady.ts.'
+				}
+			]
+		}
+	},
+	{
 		// What they set into the page is what the server has just written for a part of our own, and what the library for
 		// charts has drawn, which escapes every text.
 		files: ['src/lib/ui/Island.svelte', 'src/lib/ui/Chart.svelte'],

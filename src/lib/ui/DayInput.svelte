@@ -5,6 +5,7 @@
 	import CalendarDays from '@lucide/svelte/icons/calendar-days';
 	import { page } from '$app/state';
 	import { isIsoDate, sayDate } from '$lib/core/dates.js';
+	import { alsoReading } from './daysRead.js';
 
 	interface Props {
 		id?: string | undefined;
@@ -67,11 +68,13 @@
 
 	const today = () => (page.data.garden as { today?: string } | undefined)?.today ?? new Date().toISOString().slice(0, 10);
 	let asked = 0;
-	/** The reader of days comes when it is first needed. */
-	async function read(done: boolean) {
+	/** What reads days comes when it is first needed. */
+	const reader = () => import('$lib/core/readDay.js');
+	const read = (done: boolean) => alsoReading(readShown(done));
+	async function readShown(done: boolean) {
 		const mine = ++asked;
 		const text = shown;
-		const { readDay } = await import('$lib/core/readDay.js');
+		const { readDay } = await reader();
 		if (mine !== asked) return;
 		const day = readDay(text, today()) ?? '';
 		keep(day);
@@ -102,13 +105,16 @@
 		maxlength={40}
 		defaultValue={first}
 		bind:value={shown}
-		onfocus={() => (held = true)}
+		onfocus={() => {
+			held = true;
+			void reader();
+		}}
 		onblur={left}
 		oninput={() => {
 			late = false;
-			void read(false);
+			read(false);
 		}}
-		onchange={() => void read(true)}
+		onchange={() => read(true)}
 		{...rest}
 	/>
 	<button

@@ -5,6 +5,7 @@
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
 	import Stepper from './Stepper.svelte';
+	import { steady } from './steady.js';
 
 	interface Props {
 		units: UnitChoice;
@@ -27,8 +28,10 @@
 	const sizeLabel = $derived(
 		measure === 'height' ? texts.height : measure === 'pot' ? texts.widthOfItsPot : texts.widthOfTheClump
 	);
-	let protection = $derived(at.protection);
-	let count = $derived(at.count);
+	const given = $derived.by(steady(() => at.protection));
+	const many = $derived.by(steady(() => at.count));
+	let protection = $derived(given);
+	let count = $derived(many);
 </script>
 
 <Field label={texts.nameOnItsLabel} name="label" value={at.label} maxlength={80} hint={texts.varietyAndTradeName} />

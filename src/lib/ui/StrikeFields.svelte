@@ -7,6 +7,7 @@
 	import Field from './Field.svelte';
 	import SelectField from './SelectField.svelte';
 	import Stepper from './Stepper.svelte';
+	import { steady } from './steady.js';
 	interface Props {
 		count: number;
 		places: { id: string; name: string }[];
@@ -17,7 +18,8 @@
 		limits?: { gives: number; off: OffSeason | null; chance: number } | null;
 	}
 	let { count, places, placeId, way, pieces, limits = null }: Props = $props();
-	let struck = $derived(count);
+	const given = $derived.by(steady(() => count));
+	let struck = $derived(given);
 </script>
 
 <Stepper label={texts.howManyStruck(pieces[1])} name="struck" bind:value={struck} min={1} />

@@ -4,6 +4,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addressWithDay, DAYS_AHEAD, DAYS_BACK, monthsOf, weeksOf } from './strip.js';
 import { packed } from '$lib/core/season/lanes.js';
+import { daysRead, alsoReading } from './daysRead.js';
+import { steady } from './steady.js';
 import { plural, sayNext, sayRange } from './say.js';
 import { STARTING_PLACES } from './startingPlaces.js';
 import { dayNumber, isoOf } from '$lib/core/dates.js';
@@ -87,5 +89,31 @@ describe('what a batch asks for next', () => {
 		expect(sayNext({ ...task, count: 1 }, ['rod', 'rods'], '2024-09-01')).toBe(
 			'Pot the rod from 4 Oct 2024: short roots settle quickest.'
 		);
+	});
+});
+
+describe('what stands in a field', () => {
+	it('is the same as long as nothing in what is given has changed', () => {
+		fc.assert(
+			fc.property(fc.jsonValue(), fc.jsonValue(), (a, b) => {
+				let now: unknown = a;
+				const seen = steady(() => structuredClone(now));
+				const first = seen();
+				expect(seen()).toBe(first);
+				now = b;
+				const then = seen();
+				expect(then).toEqual(JSON.parse(JSON.stringify(b)) === null ? then : b);
+				expect(then === first).toBe(JSON.stringify(a) === JSON.stringify(b));
+			})
+		);
+	});
+
+	it('is read before anything is done with it, also what is typed while others are read', async () => {
+		const done: string[] = [];
+		const after = (ms: number, name: string) => new Promise<void>((r) => setTimeout(() => (done.push(name), r()), ms));
+		alsoReading(after(20, 'first').then(() => alsoReading(after(20, 'typed meanwhile'))));
+		alsoReading(Promise.reject(new Error('never came')));
+		await daysRead();
+		expect(done).toEqual(['first', 'typed meanwhile']);
 	});
 });

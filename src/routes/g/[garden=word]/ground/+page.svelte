@@ -10,6 +10,7 @@
 	import { sayFits, sayThen } from '$lib/core/ground/words.js';
 	import { sayArea, sayLength } from '$lib/core/units/index.js';
 	import Map from './Map.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 
 	let { data }: { data: PageData } = $props();
@@ -33,8 +34,9 @@
 				? texts.noBedIsMeasured
 				: texts.ofMeasuredGround(sayArea(area, units))
 	);
-	let kind = $derived(data.asked.kind);
-	let count = $derived(data.asked.count);
+	const asked = $derived.by(steady(() => data.asked));
+	let kind = $derived(asked.kind);
+	let count = $derived(asked.count);
 	const w = $derived(data.where);
 	const going = $derived(w?.beds.filter((b) => b.takes > 0) ?? []);
 	const told = $derived(

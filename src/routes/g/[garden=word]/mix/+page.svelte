@@ -21,6 +21,7 @@
 	import Feed from './Feed.svelte';
 	import OwnVessel from './OwnVessel.svelte';
 	import Thin from './Thin.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -28,11 +29,12 @@
 	const units = $derived(data.garden.units);
 	const volume = (l: number) =>
 		l < 0.95 ? (units.length === 'us' ? texts.flOz(sayNumber(l * 33.814)) : texts.ml(sayNumber(l * 1000))) : sayVolume(l, units);
-	let kind = $derived(data.asked?.kind ?? '');
-	let way = $derived(data.asked?.way ?? '');
-	let n = $derived(data.asked?.n ?? 12);
-	let vessel = $derived(data.asked?.in ?? '');
-	let medium = $derived(data.asked?.medium ?? '');
+	const asked = $derived.by(steady(() => data.asked));
+	let kind = $derived(asked?.kind ?? '');
+	let way = $derived(asked?.way ?? '');
+	let n = $derived(asked?.n ?? 12);
+	let vessel = $derived(asked?.in ?? '');
+	let medium = $derived(asked?.medium ?? '');
 	const ways = $derived(data.kinds.find((k) => k.id === kind)?.ways ?? []);
 	const reckon = () => {
 		const chosen = ways.some((w) => w.id === way) ? way : (ways[0]?.id ?? '');

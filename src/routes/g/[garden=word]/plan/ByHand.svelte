@@ -4,6 +4,8 @@
 	import Act from '$lib/ui/Act.svelte';
 	import DayInput from '$lib/ui/DayInput.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
+	import { daysRead } from '$lib/ui/daysRead.js';
+	import { steady } from '$lib/ui/steady.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import type { BatchPlanned } from '$lib/server/jointView.js';
 
@@ -20,8 +22,13 @@
 		onclose: () => void;
 	}
 	let { batch, name, busy, more, ontry, onleave, onnever, onclose }: Props = $props();
-	let on = $derived(batch.on);
-	let pieces = $derived<number | null>(batch.pieces);
+	const given = $derived.by(steady(() => ({ on: batch.on, pieces: batch.pieces })));
+	let on = $derived(given.on);
+	let pieces = $derived<number | null>(given.pieces);
+	async function tried() {
+		await daysRead();
+		if (on && pieces) ontry(on, pieces);
+	}
 	const id = $props.id();
 </script>
 
@@ -42,9 +49,7 @@
 			<label class="block font-semibold" for="{id}-day">{texts.on}</label>
 			<DayInput id="{id}-day" bind:value={on} class="w-44" about="{id}-day" />
 		</div>
-		<Act main disabled={busy || !on || !pieces} onclick={() => ontry(on, pieces ?? 1)}
-			>{busy ? texts.workingItOut : texts.tryIt}</Act
-		>
+		<Act main disabled={busy || !on || !pieces} onclick={tried}>{busy ? texts.workingItOut : texts.tryIt}</Act>
 		<Act disabled={busy} onclick={onleave}>{texts.leaveItOut}</Act>
 		<Act disabled={busy} onclick={onnever}>{texts.notByThisWay}</Act>
 		<Act onclick={onclose}>{texts.close}</Act>

@@ -4,6 +4,8 @@
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
 	import DayInput from '$lib/ui/DayInput.svelte';
+	import { daysRead } from '$lib/ui/daysRead.js';
+	import { steady } from '$lib/ui/steady.js';
 	import Fold from '$lib/ui/Fold.svelte';
 	import NumberBox from '$lib/ui/NumberBox.svelte';
 	import { sayDate } from '$lib/core/dates.js';
@@ -25,10 +27,16 @@
 	const id = $props.id();
 	let from = $state('');
 	let to = $state('');
-	let spend = $derived<number | null>(choice.spend);
+	const kept = $derived.by(steady(() => choice.spend));
+	let spend = $derived<number | null>(kept);
 	const open = $derived(rooms.filter((room) => !choice.free.includes(room.id)));
-	let place = $derived(open[0]?.id ?? '');
+	const firstOpen = $derived(open[0]?.id ?? '');
+	let place = $derived(firstOpen);
 	const wrong = $derived(from && to && to < from ? texts.theLastDayComes : to && to < today ? texts.thoseDaysHaveGone : '');
+	async function around() {
+		await daysRead();
+		if (from && to && !wrong) await go({ ...choice, off: [...choice.off, `${from}~${to}`] });
+	}
 	const go = (to: Choice) => goto(aimAddress(base, to), { noScroll: true });
 	const days = (span: string) =>
 		span
@@ -65,10 +73,7 @@
 			<label class="block font-semibold" for="{id}-to" id="{id}-to-label">{texts.to}</label>
 			<DayInput id="{id}-to" bind:value={to} class="w-44" about="{id}-to-label" />
 		</div>
-		<Act
-			disabled={!from || !to || wrong !== '' || choice.off.length >= 20}
-			onclick={() => go({ ...choice, off: [...choice.off, `${from}~${to}`] })}>{texts.planAroundThoseDays}</Act
-		>
+		<Act disabled={!from || !to || wrong !== '' || choice.off.length >= 20} onclick={around}>{texts.planAroundThoseDays}</Act>
 	</div>
 	{#if wrong}<p class="mt-1 text-madder" role="alert">{wrong}</p>{/if}
 	{#if open.length}

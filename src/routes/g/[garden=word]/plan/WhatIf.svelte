@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The plan as it would be with more or fewer minutes, a shelf more, or without a want: tried, not written. */
+	import { steady } from '$lib/ui/steady.js';
 	import { texts } from '$lib/messages/plan.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
@@ -21,11 +22,13 @@
 	let { plan, choice, base, units }: Props = $props();
 	/** What a shelf or a table has, cm². */
 	const SHELVES = [1_000, 2_000, 4_000, 6_000, 10_000, 20_000, 40_000];
-	let minutes = $derived<number | null>(choice.minutes);
-	let place = $derived(plan.measured[0]?.id ?? '');
+	const kept = $derived.by(steady(() => ({ minutes: choice.minutes, place: plan.measured[0]?.id ?? '' })));
+	let minutes = $derived<number | null>(kept.minutes);
+	let place = $derived(kept.place);
 	let more = $state('4000');
 	const wants = $derived(plan.wants.map((w) => ({ value: w.id, name: `${w.target} ${w.name}${w.label ? `, ${w.label}` : ''}` })));
-	let want = $derived(wants[0]?.value ?? '');
+	const firstWant = $derived(wants[0]?.value ?? '');
+	let want = $derived(firstWant);
 	const go = (to: Choice) => goto(aimAddress(base, to), { noScroll: true });
 </script>
 

@@ -6,9 +6,11 @@
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StrikeFields from '$lib/ui/StrikeFields.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
-	let stockId = $derived(data.stock);
+	const asked = $derived.by(steady(() => data.stock));
+	let stockId = $derived(asked);
 	let wayId = $state(untrack(() => data.way));
 	const stock = $derived(data.stocks.find((s) => s.id === stockId));
 	const way = $derived(stock?.ways.find((w) => w.id === wayId) ?? stock?.ways[0]);

@@ -20,6 +20,7 @@
 	import { longMeasure, sayArea, sayLength, shortMeasure } from '$lib/core/units/index.js';
 	import Measure from './Measure.svelte';
 	import Setting from './Setting.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 
 	type Filling = NonNullable<PageData['filled']>['choices'][number];
@@ -30,14 +31,21 @@
 	const f = $derived(data.filled);
 	const short = $derived(shortMeasure(units));
 
-	let kind = $derived(data.filled?.kind.id ?? data.asked.kind);
-	let spacing = $derived(data.asked.spacing);
-	let margin = $derived(data.asked.margin);
-	let pattern = $derived<string>(data.filled?.pattern ?? 'triangular');
-	let turn = $derived(data.asked.turn === 'on');
-	let gaps = $derived(data.asked.gaps);
-	let beside = $derived(data.asked.beside);
-	let share = $derived(data.asked.share);
+	const given = $derived.by(
+		steady(() => ({
+			...data.asked,
+			kind: data.filled?.kind.id ?? data.asked.kind,
+			pattern: data.filled?.pattern ?? 'triangular'
+		}))
+	);
+	let kind = $derived(given.kind);
+	let spacing = $derived(given.spacing);
+	let margin = $derived(given.margin);
+	let pattern = $derived<string>(given.pattern);
+	let turn = $derived(given.turn === 'on');
+	let gaps = $derived(given.gaps);
+	let beside = $derived(given.beside);
+	let share = $derived(given.share);
 	/** What is asked, as an address has it. */
 	const address = (over: Record<string, string> = {}) => {
 		const day = data.isToday ? '' : data.viewed;
@@ -62,7 +70,8 @@
 	const placed = $derived(bed.stands.some((s) => s.at.length > 0));
 	const unset = $derived(bed.stands.reduce((n, s) => n + (s.coming ? 0 : s.count - s.at.length), 0));
 	/** The summer that is drawn: at first the one in which they touch. */
-	let summer = $derived(Math.min(10, Math.max(1, Math.ceil(data.filled?.asked.touch ?? 3))));
+	const touching = $derived.by(steady(() => data.filled?.asked.touch ?? 3));
+	let summer = $derived(Math.min(10, Math.max(1, Math.ceil(touching))));
 	const acrossM = $derived((f?.spreads[summer] ?? 0) / 100);
 	const heading = $derived(
 		!bed.ground

@@ -7,6 +7,8 @@
 	import Field from '$lib/ui/Field.svelte';
 	import Note from '$lib/ui/Note.svelte';
 	import Trail from '$lib/ui/Trail.svelte';
+	import { daysRead } from '$lib/ui/daysRead.js';
+	import { steady } from '$lib/ui/steady.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import { sayLoad } from '$lib/core/ground/movesWords.js';
 	import { sayDoes } from '$lib/core/odds/words.js';
@@ -15,8 +17,13 @@
 
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
-	let on = $derived(data.asked.on);
-	let to = $derived(data.asked.to);
+	const asked = $derived.by(steady(() => data.asked));
+	let on = $derived(asked.on);
+	let to = $derived(asked.to);
+	async function ask() {
+		await daysRead();
+		await goto(`?${new URLSearchParams({ on, to }).toString()}`, { keepFocus: true });
+	}
 	const coming = $derived(data.plants.filter((p) => p.how !== 'none'));
 	const staying = $derived(data.plants.filter((p) => p.how === 'none'));
 	const heading = $derived(
@@ -61,7 +68,7 @@
 	class="no-print mt-4 grid items-start gap-4 sm:grid-cols-[1fr_2fr]"
 	onsubmit={(e) => {
 		e.preventDefault();
-		void goto(`?${new URLSearchParams({ on, to }).toString()}`, { keepFocus: true });
+		void ask();
 	}}
 >
 	<DayField label={texts.dayOfLeaving} name="on" bind:value={on} />

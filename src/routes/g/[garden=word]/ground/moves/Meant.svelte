@@ -7,6 +7,8 @@
 	import DayField from '$lib/ui/DayField.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
+	import { daysRead } from '$lib/ui/daysRead.js';
+	import { steady } from '$lib/ui/steady.js';
 	import { longMeasure } from '$lib/core/units/index.js';
 	import type { PageData } from './$types';
 
@@ -14,13 +16,15 @@
 	const long = $derived(longMeasure(data.garden.units));
 	const shownSpot = (spot: readonly number[] | null) =>
 		spot ? spot.map((m) => Math.round(long.shown(m) * 100) / 100).join(' ') : '';
-	let to = $derived<Record<string, string>>(Object.fromEntries(Object.entries(data.asked).map(([id, a]) => [id, a.to])));
+	const asked = $derived.by(steady(() => data.asked));
+	const meant = $derived.by(steady(() => data.meant));
+	let to = $derived<Record<string, string>>(Object.fromEntries(Object.entries(asked).map(([id, a]) => [id, a.to])));
 	let spots = $derived<Record<string, string>>(
-		Object.fromEntries(Object.entries(data.asked).map(([id, a]) => [id, shownSpot(a.spot)]))
+		Object.fromEntries(Object.entries(asked).map(([id, a]) => [id, shownSpot(a.spot)]))
 	);
-	let by = $derived(data.meant.by ?? '');
-	let weekends = $derived(data.meant.weekends);
-	let hold = $derived(data.meant.hold ?? '');
+	let by = $derived(meant.by ?? '');
+	let weekends = $derived(meant.weekends);
+	let hold = $derived(meant.hold ?? '');
 	let wrong = $state('');
 	const items = (id: string) => [
 		{ value: '', name: 'stays' },
@@ -28,7 +32,8 @@
 		...data.stocks.filter((s) => s.id !== id).map((s) => ({ value: `at:${s.id}`, name: texts.toWhereStands(s.name) }))
 	];
 	const measured = (id: string) => data.beds.find((b) => to[id] === `bed:${b.id}`)?.measured === true;
-	function ask() {
+	async function ask() {
+		await daysRead();
 		wrong = '';
 		const moves = Object.entries(to).flatMap(([id, v]) => {
 			if (v === '') return [];
@@ -53,7 +58,7 @@
 <form
 	onsubmit={(e) => {
 		e.preventDefault();
-		ask();
+		void ask();
 	}}
 >
 	<ul class="mt-2 grid gap-x-6 gap-y-3 lg:grid-cols-2">

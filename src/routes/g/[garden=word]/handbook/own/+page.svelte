@@ -12,6 +12,7 @@
 	import Field from '$lib/ui/Field.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import { untrack } from 'svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -37,7 +38,8 @@
 	const from = $derived(data.kinds.find((k) => k.id === likeId) ?? mine ?? null);
 	/** Ways kept: all of them when another kind is chosen to begin from. */
 	const waysOf = (f: typeof from): string[] => f?.ways.map((w) => w.id) ?? [];
-	let kept = $derived(waysOf(from));
+	const there = $derived.by(steady(() => waysOf(from)));
+	let kept = $derived([...there]);
 	const added = $derived(
 		data.kinds.flatMap((k) =>
 			k.ways

@@ -7,10 +7,12 @@
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import GripVertical from '@lucide/svelte/icons/grip-vertical';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	// svelte-dnd-action wants a list it may rearrange; it starts afresh when another order has been saved.
-	let items = $derived(data.places.map((p) => ({ ...p })));
+	const kept = $derived.by(steady(() => data.places));
+	let items = $derived(kept.map((p) => ({ ...p })));
 	const changed = $derived(items.some((p, i) => data.places[i]?.id !== p.id));
 	let said = $state('');
 	function move(i: number, by: number) {

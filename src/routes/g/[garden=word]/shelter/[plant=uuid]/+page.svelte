@@ -17,6 +17,7 @@
 	import { capital, sayOdds } from '$lib/core/odds/words.js';
 	import { together } from '$lib/core/shelter/index.js';
 	import { sayArea, sayMinutes, sayTemperature } from '$lib/core/units/index.js';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
@@ -28,7 +29,8 @@
 	const bought = $derived(routes.some((r) => r.copies === null));
 	const week = $derived(routes.reduce((s, r) => s + r.minutesAWeek, 0));
 	/** As it was said; ticked anew it is another. */
-	let never = $derived([...p.said.never]);
+	const kept = $derived.by(steady(() => p.said.never));
+	let never = $derived([...kept]);
 	const M2 = 10_000;
 	/** Chosen or not; the whole plant goes to one place only. */
 	function toggle(id: string) {

@@ -3,9 +3,11 @@
 	import ChoiceField from '$lib/ui/ChoiceField.svelte';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import StockFields from '$lib/ui/StockFields.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
-	let kindId = $derived(data.kind);
+	const asked = $derived.by(steady(() => data.kind));
+	let kindId = $derived(asked);
 	const kind = $derived(data.kinds.find((k) => k.id === kindId));
 	const blank = $derived({
 		place_id: null,

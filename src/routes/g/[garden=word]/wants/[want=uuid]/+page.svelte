@@ -23,6 +23,7 @@
 	import { sayWouldDo } from '$lib/core/joint/words.js';
 	import { wishWords } from '$lib/core/ledger/wish.js';
 	import { lower } from './planSays.js';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	import { sayLength } from '$lib/core/units/index.js';
 	let { data }: { data: PageData } = $props();
@@ -35,7 +36,8 @@
 	const currency = $derived(data.garden.currency);
 	const wish = $derived(wishWords({ ...want, tall: want.leastCm === null ? null : sayLength(want.leastCm, data.garden.units) }));
 
-	let stockId = $derived(p?.stockId ?? '');
+	const planned = $derived.by(steady(() => p?.stockId ?? ''));
+	let stockId = $derived(planned);
 </script>
 
 <svelte:head><title>{want.target} {want.kindName} · {data.garden.name}</title></svelte:head>

@@ -15,13 +15,15 @@
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import { PURPOSE_WORDS } from '$lib/ui/say.js';
 	import GroundFields from './GroundFields.svelte';
+	import { steady } from '$lib/ui/steady.js';
 	import type { PageData } from './$types';
 	let { data }: { data: PageData } = $props();
 
 	type Purpose = keyof typeof PURPOSE_WORDS;
 	const PURPOSES = Object.entries(PURPOSE_WORDS) as [keyof typeof PURPOSE_WORDS, string][];
 	let purpose = $state<Purpose>('plants');
-	let kindId = $derived(data.kind);
+	const asked = $derived.by(steady(() => data.kind));
+	let kindId = $derived(asked);
 	let target = $state(untrack(() => data.count ?? 10));
 	/** Plants that the measured ground asks for; null while it is not measured. */
 	let onGround = $state<number | null>(null);

@@ -18,9 +18,10 @@
 	let { data }: { data: PageData } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	const s = $derived(data.stock);
-	let wayId = $derived(
+	const asked = $derived(
 		data.ways.find((w) => w.id === page.url.searchParams.get('way'))?.id ?? data.ways.find((w) => w.open)?.id ?? data.ways[0]!.id
 	);
+	let wayId = $derived(asked);
 	const w = $derived(data.ways.find((x) => x.id === wayId) ?? data.ways[0]!);
 	let pieces = $state(0);
 	let expected = $state(0);
