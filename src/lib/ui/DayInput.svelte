@@ -107,7 +107,7 @@
 		bind:value={shown}
 		onfocus={() => {
 			held = true;
-			void reader();
+			reader().catch(() => undefined);
 		}}
 		onblur={left}
 		oninput={() => {

@@ -102,7 +102,7 @@
 				<p class="note">{sayMinutes(Math.max(1, stop.minutes))}</p>
 			</div>
 			<Island first={at === 0}>
-				<ul class="long ruled">
+				<ul class="ruled">
 					{#each stop.tasks as task (task.key)}
 						<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} placeAt="at-{stop.placeId ?? 'none'}" />
 					{/each}
@@ -118,13 +118,13 @@
 {/if}
 
 {#if round.week.length}
-	<section class="border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
+	<section class="later border-t border-ink py-5 md:grid md:grid-cols-[15rem_1fr] md:gap-x-8">
 		<div class="mb-2">
 			<h2>{texts.laterThisWeek}</h2>
 			<p class="note">{texts.to(sayDate(addDays(data.viewed, 6), false))}</p>
 		</div>
 		<Island>
-			<ul class="long ruled">
+			<ul class="ruled">
 				{#each round.week as task (task.key)}
 					<TaskRow {task} {...row} mayWait={round.mayWait.includes(task.key)} dated />
 				{/each}
@@ -137,10 +137,10 @@
 {#if data.isToday}<Slipped {base} of={data.round} />{/if}
 
 {#if round.later.length}
-	<section class="mt-4 border-t border-ink pt-4">
+	<section class="later mt-4 border-t border-ink pt-4">
 		<h2>{texts.comingAfterThat}</h2>
 		<Island>
-			<ul class="long ruled mt-2 max-w-2xl">
+			<ul class="ruled mt-2 max-w-2xl">
 				{#each round.later as item (item.on + item.title + item.link)}
 					<li class="flex gap-4 py-2">
 						<span class="w-28 shrink-0 text-faded">{sayDate(item.on, dayNumber(item.on) - dayNumber(data.viewed) > 300)}</span><a

@@ -221,7 +221,7 @@
 			</p>
 		{/each}
 		{#if p.plan}
-			<ol class="mt-5">
+			<ol class="long mt-5">
 				{#each p.plan.ways as w, i (w.wayId)}
 					<li class="border-t border-ink py-5">
 						<Island
