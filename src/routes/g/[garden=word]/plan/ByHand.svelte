@@ -22,7 +22,7 @@
 		onclose: () => void;
 	}
 	let { batch, name, busy, more, ontry, onleave, onnever, onclose }: Props = $props();
-	const given = $derived.by(steady(() => ({ on: batch.on, pieces: batch.pieces })));
+	const given = $derived.by(steady(() => ({ key: batch.key, on: batch.on, pieces: batch.pieces })));
 	let on = $derived(given.on);
 	let pieces = $derived<number | null>(given.pieces);
 	async function tried() {

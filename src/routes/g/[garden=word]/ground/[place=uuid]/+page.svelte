@@ -33,6 +33,7 @@
 
 	const given = $derived.by(
 		steady(() => ({
+			bed: data.bed.id,
 			...data.asked,
 			kind: data.filled?.kind.id ?? data.asked.kind,
 			pattern: data.filled?.pattern ?? 'triangular'

@@ -29,8 +29,8 @@
 	const bought = $derived(routes.some((r) => r.copies === null));
 	const week = $derived(routes.reduce((s, r) => s + r.minutesAWeek, 0));
 	/** As it was said; ticked anew it is another. */
-	const kept = $derived.by(steady(() => p.said.never));
-	let never = $derived([...kept]);
+	const kept = $derived.by(steady(() => ({ plant: p.id, never: p.said.never })));
+	let never = $derived([...kept.never]);
 	const M2 = 10_000;
 	/** Chosen or not; the whole plant goes to one place only. */
 	function toggle(id: string) {
