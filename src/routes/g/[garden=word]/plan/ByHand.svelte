@@ -8,6 +8,7 @@
 	import { steady } from '$lib/ui/steady.js';
 	import { sayDate } from '$lib/core/dates.js';
 	import type { BatchPlanned } from '$lib/server/jointView.js';
+	import { keyOf } from './says.js';
 
 	interface Props {
 		batch: BatchPlanned;
@@ -22,7 +23,7 @@
 		onclose: () => void;
 	}
 	let { batch, name, busy, more, ontry, onleave, onnever, onclose }: Props = $props();
-	const given = $derived.by(steady(() => ({ key: batch.key, on: batch.on, pieces: batch.pieces })));
+	const given = $derived.by(steady(() => ({ key: keyOf(batch), on: batch.on, pieces: batch.pieces })));
 	let on = $derived(given.on);
 	let pieces = $derived<number | null>(given.pieces);
 	async function tried() {
