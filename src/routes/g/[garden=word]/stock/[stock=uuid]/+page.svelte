@@ -150,7 +150,7 @@
 			{#if !s.gone_on}
 				<Fold label={texts.lookItOverAgain}>
 					<EntryForm action="?/look" submit={texts.logIt} today={data.garden.today} seen={s}>
-						<StockFields units={data.garden.units} places={data.places} measure={s.measure} at={{ ...s }} />
+						{#key s.id}<StockFields units={data.garden.units} places={data.places} measure={s.measure} at={{ ...s }} />{/key}
 					</EntryForm>
 				</Fold>
 				{#if data.lives}<Fold label={texts.doesItLookDead}><LooksDead {...data.lives} /></Fold>{/if}
