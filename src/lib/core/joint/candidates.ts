@@ -12,6 +12,7 @@ import { walk } from '../plan/walk.js';
 import type { Walk } from '../plan/walk.js';
 import type { Opening } from '../season/suitability.js';
 import { chancesIn, meanOf } from './chances.js';
+import type { ChancesOf } from './chances.js';
 import type { Rows, Asks } from './needs.js';
 import type { Sample } from './sample.js';
 import { timetableOf } from '../plan/timetable.js';
@@ -26,6 +27,8 @@ const WEEK = 7;
 const LEAST_CHANCE = 0.01;
 /** Where fewer of those that come at all come in time, a person asks for a later day and strikes nothing (common practice, no source). */
 const LEAST_IN_TIME = 0.1;
+/** Of so many pieces some come to each stage that any come to. */
+const MANY = 1_000;
 const RELUCTANCE = PLAN.reluctance.value;
 
 export interface Candidate {
@@ -129,9 +132,9 @@ export class Field {
 		const most = canGive(source.stock, way.gives, source.takings, on);
 		if (!usual || most < 1) return null;
 		const odds = this.oddsOf(source, way);
-		const q = this.chances(name, source, way, on, want.due);
-		const mean = meanOf(q);
-		if (mean < least) return null;
+		const q = chancesIn(this.sample, this.chanceAsked(name, source, way, on, want.due), least);
+		const mean = q ? meanOf(q) : 0;
+		if (!q || mean < least) return null;
 		const ever = way.stages.reduce((p, s) => (s.to === 'wintered' ? p : p * meanChance(odds.get(s.to)!)), 1);
 		if (least > 0 && mean < LEAST_IN_TIME * ever) return null;
 		const inBest = on >= window.bestFrom && on <= window.bestTo;
@@ -151,10 +154,12 @@ export class Field {
 	}
 
 	/** Of each season the chance that a piece struck on a day is in the ground by another. */
-	chances(name: string, source: Source, way: WayProfile, on: DayNumber, due: DayNumber): Float32Array {
+	chances = (name: string, source: Source, way: WayProfile, on: DayNumber, due: DayNumber): Float32Array =>
+		chancesIn(this.sample, this.chanceAsked(name, source, way, on, due))!;
+
+	private chanceAsked(name: string, source: Source, way: WayProfile, on: DayNumber, due: DayNumber): ChancesOf {
 		const shares = source.shares[way.id] ?? `${source.kindId} ${way.id}`;
-		const odds = this.oddsOf(source, way);
-		return chancesIn(this.sample, { name, shares, way, odds, on, due, years: this.yearsOf(source.kindId) });
+		return { name, shares, way, odds: this.oddsOf(source, way), on, due, years: this.yearsOf(source.kindId) };
 	}
 
 	effortOf = (c: Candidate, pieces: number): Effort =>
@@ -201,16 +206,10 @@ export class Field {
 	}
 
 	/** What so many pieces of a candidate ask of the garden. */
-	asksOf(rows: Rows, c: Candidate, pieces: number): Asks {
-		const effort = this.effortOf(c, pieces);
-		const taking = {
-			source: c.source,
-			on: c.on,
-			share: pieces / Math.max(1, c.full),
-			recoverDays: c.way.gives.recover_days,
-			usesUp: c.way.gives.uses_up
-		};
-		return rows.asksOf(this.stagesOf(rows, c, pieces, effort), taking, effort.cost);
+	asksOf(rows: Rows, c: Candidate, pieces: number, effort = this.effortOf(c, pieces)): Asks {
+		const { recover_days: recoverDays, uses_up: usesUp } = c.way.gives;
+		const shape = rows.shapeOf(c, () => this.stagesOf(rows, c, MANY), { source: c.source, on: c.on, recoverDays, usesUp });
+		return rows.asksOf(shape, effort.stages, pieces / Math.max(1, c.full), effort.cost);
 	}
 
 	stagesOf(rows: Rows, c: Candidate, pieces: number, effort = this.effortOf(c, pieces)) {

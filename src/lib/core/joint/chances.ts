@@ -32,16 +32,26 @@ export interface ChancesOf {
 	years: readonly Timetable[];
 }
 
-/** Of each season the chance of one piece, 0–1. */
-export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
-	const q = new Float32Array(sample.size).fill(1);
-	let winter: Float64Array | null = null;
-	for (const stage of c.way.stages) {
-		const belief = c.odds.get(stage.to)!;
-		const own = sample.ownOf(`${c.name} ${stage.to}`, sample.meanOf(c.shares, stage.to, belief));
-		if (stage.to === 'wintered') winter = own;
-		else for (let s = 0; s < q.length; s++) q[s]! *= own[s]!;
+/**
+ * Of each season the chance of one piece, 0–1.
+ * @param least where by time alone their mean stays below, none are told: what never comes in time asks for no more work
+ */
+export function chancesIn(sample: Sample, c: ChancesOf, least = 0): Float32Array | null {
+	const ownOf = (stage: StageName) => sample.ownOf(`${c.name} ${stage}`, sample.meanOf(c.shares, stage, c.odds.get(stage)!));
+	const stages = c.way.stages.map((s) => s.to);
+	const q = inTime(sample, c, stages.includes('wintered') ? ownOf('wintered') : null);
+	if (meanOf(q) < least) return null;
+	for (const stage of stages) {
+		if (stage === 'wintered') continue;
+		const own = ownOf(stage);
+		for (let s = 0; s < q.length; s++) q[s]! *= own[s]!;
 	}
+	return q;
+}
+
+/** Of each season the share that is in time, by its luck with days and, of each winter on the way, its chance. */
+function inTime(sample: Sample, c: ChancesOf, winter: Float64Array | null): Float32Array {
+	const q = new Float32Array(sample.size);
 	const stages = timedOf(c.way);
 	const lucks = sample.lucksOf(c.name);
 	const many = c.years.length;
@@ -69,7 +79,7 @@ export function chancesIn(sample: Sample, c: ChancesOf): Float32Array {
 				inTime += parts === 0 ? 1 : p ** (parts / PARTS_OF_WINTER);
 			}
 		}
-		q[s]! *= inTime / LOOKED_AT;
+		q[s] = inTime / LOOKED_AT;
 	}
 	return q;
 }

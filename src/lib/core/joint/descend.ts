@@ -29,7 +29,8 @@ export class Choice {
 
 	fits({ rows, amounts }: Asks): boolean {
 		const { limits } = this.of;
-		for (let i = 0; i < rows.length; i++) {
+		// The stock plant's rows come last, and are what most often lacks.
+		for (let i = rows.length - 1; i >= 0; i--) {
 			const row = rows[i]!;
 			if (this.loads[row]! + amounts[i]! > limits[row]! * (1 + SLACK) + SLACK) return false;
 		}
@@ -62,11 +63,15 @@ export class Choice {
 	/** Wants whose pattern asks for something of a row that this one would overfill. */
 	inTheWay(p: Pattern, w: number): number[] {
 		const { limits } = this.of;
-		const over = new Set<number>();
+		const over = new Uint8Array(limits.length);
+		let any = false;
 		p.asks.rows.forEach((row, i) => {
-			if (this.loads[row]! + p.asks.amounts[i]! > limits[row]! * (1 + SLACK) + SLACK) over.add(row);
+			if (this.loads[row]! + p.asks.amounts[i]! <= limits[row]! * (1 + SLACK) + SLACK) return;
+			over[row] = 1;
+			any = true;
 		});
-		return this.chosen.flatMap((o, v) => (v !== w && o?.asks.rows.some((row) => over.has(row)) ? [v] : []));
+		if (!any) return [];
+		return this.chosen.flatMap((o, v) => (v !== w && o?.asks.rows.some((row, i) => over[row] && o.asks.amounts[i]) ? [v] : []));
 	}
 
 	copy = (): (Pattern | null)[] => [...this.chosen];
@@ -128,8 +133,9 @@ function settleAll(choice: Choice, order: readonly number[]): void {
 }
 
 function restore(choice: Choice, to: readonly (Pattern | null)[]): void {
-	to.forEach((_, w) => choice.take(w));
-	to.forEach((p, w) => p && choice.put(w, p));
+	const other = to.flatMap((p, w) => (choice.chosen[w] === p ? [] : [w]));
+	for (const w of other) choice.take(w);
+	for (const w of other) if (to[w]) choice.put(w, to[w]);
 }
 
 /** One want after the other, the weightiest first: what a person would do, and where the search begins. */

@@ -16,8 +16,25 @@ export interface Asks {
 /** A stage as it stands in one week. */
 interface Stood {
 	week: number;
-	cm2: number;
+	need: StageNeed;
 	set: RoomSet;
+}
+
+/** What of a stage falls on a row, and the share of it that does. */
+interface Term {
+	row: number;
+	need: StageNeed;
+	of: 'handling' | 'minutesPerWeek' | 'areaCm2';
+	share: number;
+}
+
+/** What a batch asks for, whatever its number: where in its rows what of its stages falls. */
+export interface Shape {
+	rows: Int32Array;
+	terms: readonly { at: number; stage: number; of: Term['of']; share: number }[];
+	/** Shares of the stock plant that are still missing, for each share that is taken. */
+	stock: readonly { at: number; missing: number }[];
+	money: number;
 }
 
 export interface StandingStages {
@@ -100,9 +117,7 @@ export class Rows {
 				grows: () => b.grows,
 				rests: this.restsOf(b.kindId)
 			};
-			this.eachMinute(stages, (w, m) => (this.busy[w]! += m));
-			for (const s of this.stood(stages))
-				this.eachRoomRow(at >= 0 ? 1 << at : s.set, s.week, (row) => (this.busy[row]! += s.cm2));
+			for (const t of this.termsOf(stages, at >= 0 ? 1 << at : null)) this.busy[t.row]! += t.need[t.of] * t.share;
 		}
 		for (let row = 0; row < weekly; row++) this.limits[row] = Math.max(0, this.limits[row]! - this.busy[row]!);
 	}
@@ -156,30 +171,34 @@ export class Rows {
 	}
 
 	private readonly watchedBy = new Map<RoomSet, number[]>();
-	private eachRoomRow(set: RoomSet, week: number, visit: (row: number) => void): void {
-		if (!set || week >= this.weeks) return;
+	/** Sets that are watched and hold all places of this one. */
+	private watching(set: RoomSet): readonly number[] {
 		let watching = this.watchedBy.get(set);
 		if (!watching) {
-			watching = this.sets.flatMap((watched, i) => (isIn(set, watched) ? [i] : []));
+			watching = set ? this.sets.flatMap((watched, i) => (isIn(set, watched) ? [i] : [])) : [];
 			this.watchedBy.set(set, watching);
 		}
-		for (const i of watching) visit(this.roomRow(i, week));
+		return watching;
 	}
 
-	private eachMinute(stages: StandingStages, visit: (week: number, minutes: number) => void): void {
+	/** @param keptIn the place that holds them, wherever else they could stand */
+	private *termsOf(stages: StandingStages, keptIn: RoomSet | null = null): Iterable<Term> {
 		const { needs, struck } = stages;
 		const winters = wintersOf(stages);
-		for (const n of needs) {
-			const from = this.weekOf(n.from);
-			if (n.handling > 0 && n.from >= this.r.today) {
+		for (const need of needs) {
+			const from = this.weekOf(need.from);
+			if (need.handling > 0 && need.from >= this.r.today) {
 				// Striking is done on its day; potting and planting are got round to within some weeks.
-				const weeks = struck && n === needs[0] ? 1 : SPREAD_WEEKS;
-				for (let w = from; w < Math.min(from + weeks, this.weeks); w++) visit(w, n.handling / weeks);
+				const weeks = struck && need === needs[0] ? 1 : SPREAD_WEEKS;
+				for (let row = from; row < Math.min(from + weeks, this.weeks); row++)
+					yield { row, need, of: 'handling', share: 1 / weeks };
 			}
-			if (n.minutesPerWeek === 0) continue;
-			for (let w = from; w < this.weeks && this.dayOf(w) < n.until; w++)
-				if (!inWinter(winters, n, this.dayOf(w) + 3)) visit(w, n.minutesPerWeek);
+			if (need.minutesPerWeek === 0) continue;
+			for (let row = from; row < this.weeks && this.dayOf(row) < need.until; row++)
+				if (!inWinter(winters, need, this.dayOf(row) + 3)) yield { row, need, of: 'minutesPerWeek', share: 1 };
 		}
+		for (const { week, need, set } of this.stood(stages))
+			for (const i of this.watching(keptIn ?? set)) yield { row: this.roomRow(i, week), need, of: 'areaCm2', share: 1 };
 	}
 
 	/** The places of a stage, worked out once for a kind: asked for each week of each pattern. */
@@ -203,7 +222,7 @@ export class Rows {
 				const day = this.dayOf(week) + 3;
 				if (inWinter(winters, n, day)) continue;
 				const resting = n.to === 'wintered' || rests.some((x) => x.from <= day && day < x.to);
-				yield { week, cm2: n.areaCm2, set: this.setFor(kind, n, grows(n.to), resting) };
+				yield { week, need: n, set: this.setFor(kind, n, grows(n.to), resting) };
 			}
 		}
 	}
@@ -229,30 +248,51 @@ export class Rows {
 	/** Minutes and room that stages ask for, by row. */
 	private weekly(stages: StandingStages): Map<number, number> {
 		const sum = new Map<number, number>();
-		const add = (row: number, amount: number) => sum.set(row, (sum.get(row) ?? 0) + amount);
-		this.eachMinute(stages, add);
-		for (const s of this.stood(stages)) this.eachRoomRow(s.set, s.week, (row) => add(row, s.cm2));
+		for (const { row, need, of, share } of this.termsOf(stages)) sum.set(row, (sum.get(row) ?? 0) + need[of] * share);
 		return sum;
 	}
 
-	/** All that a batch asks for: its stages, its share of a stock plant from its day on, and its money. */
-	asksOf(
-		stages: StandingStages,
-		taking: { source: Source; on: DayNumber; share: number; recoverDays: number; usesUp: boolean },
-		cost: number
-	): Asks {
-		const sum = this.weekly(stages);
-		const add = (row: number, amount: number) => sum.set(row, (sum.get(row) ?? 0) + amount);
+	private readonly shapes = new Map<object, Shape>();
+	/**
+	 * Where a batch asks for something, worked out once: its stages', its stock plant's from its day on, and its money's rows.
+	 * @param stages of so many pieces that what is ever asked for is asked for
+	 */
+	shapeOf(
+		batch: object,
+		stages: () => StandingStages,
+		taking: { source: Source; on: DayNumber; recoverDays: number; usesUp: boolean }
+	): Shape {
+		const known = this.shapes.get(batch);
+		if (known) return known;
+		const told = stages();
+		const terms = [...this.termsOf(told)];
 		const first = this.stockRow.get(taking.source.id)!;
-		const days = this.stockDays[this.r.sources.indexOf(taking.source)]!;
-		days.forEach((day, i) => {
-			if (day < taking.on) return;
-			const left = taking.share * stillMissing(taking, day);
-			if (left > 1e-9) add(first + i, left);
+		const stock = this.stockDays[this.r.sources.indexOf(taking.source)]!.flatMap((day, i) => {
+			const missing = day < taking.on ? 0 : stillMissing(taking, day);
+			return missing > 0 ? [{ row: first + i, missing }] : [];
 		});
-		if (cost > 0) add(this.moneyRow, cost);
-		const rows = Int32Array.from([...sum.keys()].sort((a, b) => a - b));
-		return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
+		const rows = Int32Array.from(new Set([...terms.map((t) => t.row), ...stock.map((t) => t.row), this.moneyRow])).sort();
+		const at = new Map(Array.from(rows, (row, i) => [row, i]));
+		const shape: Shape = {
+			rows,
+			terms: terms.map(({ row, need, of, share }) => ({ at: at.get(row)!, stage: told.needs.indexOf(need), of, share })),
+			stock: stock.map(({ row, missing }) => ({ at: at.get(row)!, missing })),
+			money: at.get(this.moneyRow)!
+		};
+		this.shapes.set(batch, shape);
+		return shape;
+	}
+
+	/**
+	 * All that a batch of some number asks for.
+	 * @param taken share of the stock plant
+	 */
+	asksOf({ rows, terms, stock, money }: Shape, needs: readonly StageNeed[], taken: number, cost: number): Asks {
+		const amounts = new Float64Array(rows.length);
+		for (const { at, stage, of, share } of terms) amounts[at]! += needs[stage]![of] * share;
+		for (const { at, missing } of stock) amounts[at]! += taken * missing;
+		amounts[money]! += cost;
+		return { rows, amounts };
 	}
 
 	/** What so much money asks for. */

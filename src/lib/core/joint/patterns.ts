@@ -11,6 +11,7 @@ import { PLAN } from '../plan/judged.js';
 import { JOINT } from './judged.js';
 import { stillMissing } from './needs.js';
 import type { Asks, Rows } from './needs.js';
+import { least } from './wantChance.js';
 import type { Odds, Part } from './wantChance.js';
 import type { JointWant } from './types.js';
 
@@ -121,13 +122,14 @@ export function patternOf(
 ): Pattern {
 	const { setUpMinutes, hourWorth, money } = field.r.weights;
 	const price = buys * (want.buys?.each ?? 0);
+	const efforts = parts.map((x) => field.effortOf(x.c, x.n));
 	const asks = together([
-		...parts.map((x) => field.asksOf(rows, x.c, x.n)),
+		...parts.map((x, i) => field.asksOf(rows, x.c, x.n, efforts[i])),
 		groundOf(rows, want, odds.fixed, parts, buys),
 		rows.moneyAsks(price)
 	]);
 	const work = parts.reduce(
-		(sum, x) => sum + field.moneyOf(field.effortOf(x.c, x.n), x.c.reluctance) + (setUpMinutes / 60) * hourWorth,
+		(sum, x, i) => sum + field.moneyOf(efforts[i]!, x.c.reluctance) + (setUpMinutes / 60) * hourWorth,
 		price * money * JOINT.buy.value
 	);
 	const chance = odds.of(parts, buys);
@@ -182,9 +184,10 @@ function singles({ odds, candidates, confidence }: PatternsOf, add: (parts: Part
 	const ranked: { c: Candidate; price: number }[] = [];
 	for (const c of candidates) {
 		const most = Math.min(c.most, MOST_PIECES);
-		const whole = odds.least(c, confidence, most);
+		const chance = odds.by((n) => [{ c, n }]);
+		const whole = least(chance, confidence, most);
 		for (const less of LESS) {
-			const n = less === 0 ? whole : odds.least(c, confidence - less, whole ?? most);
+			const n = less === 0 ? whole : least(chance, confidence - less, whole ?? most);
 			if (n !== null && confidence > less) add([{ c, n }]);
 		}
 		if (whole === null) for (const share of SHARES) add([{ c, n: Math.ceil(most * share) }]);
@@ -223,10 +226,11 @@ function pairs({ odds, confidence }: PatternsOf, chosen: readonly Candidate[], a
 					];
 				};
 				const most = Math.min(MOST_PIECES, Math.floor(mostSplit(first, then, split)));
+				const chance = odds.by(parts);
 				let found = false;
 				for (const less of PAIR_LESS) {
 					if (confidence <= less) continue;
-					const n = odds.leastOf(parts, confidence - less, most);
+					const n = least(chance, confidence - less, most);
 					if (n !== null) {
 						add(parts(n));
 						found ||= less === 0;
@@ -299,9 +303,10 @@ function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add:
 			add(all);
 			const parts = (n: number) => asParts(flushesFor(n, f) ?? most) ?? all;
 			if (odds.of(all) < confidence) for (const share of SHARES) add(parts(Math.ceil(piecesOf(most) * share)));
+			const chance = odds.by(parts);
 			for (const less of PAIR_LESS) {
 				if (confidence <= less) continue;
-				const n = odds.leastOf(parts, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));
+				const n = least(chance, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));
 				if (n !== null) add(parts(n));
 			}
 		}
@@ -327,10 +332,18 @@ function bestOf(days: readonly number[], usually: (day: number) => number): numb
 }
 
 /** Several batches' needs as one. */
-export function together(asks: readonly Asks[]): Asks {
-	if (asks.length === 1) return asks[0]!;
-	const sum = new Map<number, number>();
-	for (const a of asks) a.rows.forEach((row, i) => sum.set(row, (sum.get(row) ?? 0) + a.amounts[i]!));
-	const rows = Int32Array.from([...sum.keys()].sort((a, b) => a - b));
-	return { rows, amounts: Float64Array.from(rows, (row) => sum.get(row)!) };
+export const together = (asks: readonly Asks[]): Asks => asks.filter((a) => a.rows.length).reduce(both, NOTHING);
+
+/** Rows come in order in each: so they are laid together. */
+function both(a: Asks, b: Asks): Asks {
+	if (a.rows.length === 0) return b;
+	const rows = new Int32Array(a.rows.length + b.rows.length);
+	const amounts = new Float64Array(rows.length);
+	let [i, j, k] = [0, 0, 0];
+	while (i < a.rows.length || j < b.rows.length) {
+		const [x, y] = [a.rows[i] ?? Infinity, b.rows[j] ?? Infinity];
+		rows[k] = Math.min(x, y);
+		amounts[k++] = (x <= y ? a.amounts[i++]! : 0) + (y <= x ? b.amounts[j++]! : 0);
+	}
+	return { rows: rows.subarray(0, k), amounts: amounts.subarray(0, k) };
 }

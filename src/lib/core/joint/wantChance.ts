@@ -88,22 +88,28 @@ export class Odds {
 		return sum / size;
 	}
 
-	/** Fewest pieces of one candidate that are so sure; null where `most` are not. */
-	least(c: Candidate, confidence: number, most: number): number | null {
-		return this.leastOf((n) => [{ c, n }], confidence, most);
+	/** The chance by the number of pieces, each number worked out once: searches for several chances pass the same ones. */
+	by(parts: (n: number) => readonly Part[]): (n: number) => number {
+		const known = new Map<number, number>();
+		return (n) => {
+			let chance = known.get(n);
+			if (chance === undefined) known.set(n, (chance = this.of(parts(n))));
+			return chance;
+		};
 	}
+}
 
-	leastOf(parts: (n: number) => readonly Part[], confidence: number, most: number): number | null {
-		if (most < 1 || this.of(parts(most)) < confidence) return null;
-		let low = 0;
-		let high = most;
-		while (high - low > 1) {
-			const middle = (low + high) >> 1;
-			if (this.of(parts(middle)) >= confidence) high = middle;
-			else low = middle;
-		}
-		return high;
+/** Fewest pieces that are so sure, by a chance that grows with them; null where `most` are not. */
+export function least(chance: (n: number) => number, confidence: number, most: number): number | null {
+	if (most < 1 || chance(most) < confidence) return null;
+	let low = 0;
+	let high = most;
+	while (high - low > 1) {
+		const middle = (low + high) >> 1;
+		if (chance(middle) >= confidence) high = middle;
+		else low = middle;
 	}
+	return high;
 }
 
 /** Evenly weighed counts of a distribution: the mean of each part of it. */
