@@ -6,6 +6,7 @@
  */
 import { HUNDREDTH } from '../odds/words.js';
 import { flushesFor, mostBy, nearest, piecesOf } from '../plan/flushes.js';
+import type { Flush, FlushesOf } from '../plan/flushes.js';
 import type { Candidate, Field } from './candidates.js';
 import { PLAN } from '../plan/judged.js';
 import { JOINT } from './judged.js';
@@ -56,6 +57,8 @@ const SPLITS = [0.3, 0.5, 0.7] as const;
 const PAIR_LESS = [0, 0.05, 0.2] as const;
 /** Of the most that can be had, where even that is not enough: less of it fits where there is little room or time. */
 const SHARES = [1, 0.7, 0.45, 0.25] as const;
+/** Where fewer come, usually none does: nobody strikes what they are told not to count on. */
+const LEAST_PLANTS = 0.5;
 /** Nobody strikes more for one want. */
 const MOST_PIECES = 2_000;
 export interface PatternsOf {
@@ -82,7 +85,9 @@ export function patternsOf(p: PatternsOf): Pattern[] {
 		if (used.some((x) => p.odds.fixed.some((f) => f.c.name === x.c.name))) return;
 		if (p.want.oneAge && used.length && !ofOneAge([...p.odds.fixed, ...used])) return;
 		const key = keyOf(used);
-		if (!found.has(key)) found.set(key, patternOf(p, used, key));
+		if (found.has(key)) return;
+		const made = patternOf(p, used, key);
+		if (made.empty || made.odds >= HUNDREDTH || plantsOf(used) >= LEAST_PLANTS) found.set(key, made);
 	};
 	add([]);
 	if (p.odds.alone >= p.confidence - HUNDREDTH) return [...found.values()];
@@ -269,54 +274,80 @@ const mostSplit = (first: Candidate, then: Candidate, split: number): number =>
 	Math.min(first.most / split, then.most / (1 - split + split * eachKeeps(first, then)));
 
 /** One stock plant asked again each time that it has grown back. */
-function flushes({ field, want, odds, candidates, confidence }: PatternsOf, add: (parts: Part[]) => void): void {
+function flushes(p: PatternsOf, add: (parts: Part[]) => void): void {
 	const ways = new Map<string, Candidate[]>();
-	for (const c of candidates) {
+	for (const c of p.candidates) {
 		const key = `${c.way.id} ${c.source.id}`;
 		ways.set(key, [...(ways.get(key) ?? []), c]);
 	}
-	for (const list of ways.values()) {
-		const { way, source } = list[0]!;
-		if (way.gives.uses_up) continue;
-		const windows = field.openings(source.kindId, way, want.due);
-		const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
-		const within = want.oneAge ? PLAN.oneAge.value : undefined;
-		const by = (last: number) => ({ last, open, stock: source.stock, gives: way.gives, takings: source.takings, within });
-		const usually = (last: number) => mostBy(by(last)).reduce((sum, f) => sum + f.pieces * nearest(list, f.on).mean, 0);
-		const days = list.map((c) => c.on);
-		for (const last of new Set([...ends(days), ...bestOf(days, usually)])) {
-			const f = by(last);
-			const asParts = (taken: ReturnType<typeof mostBy>): Part[] | null => {
-				const parts: Part[] = [];
-				for (const { on, pieces } of taken) {
-					const window = windows.find((o) => o.opens <= on && on <= o.closes);
-					if (!window || !field.mayStrike(on)) continue;
-					const c = field.candidate(want, source, way, on, window);
-					if (c) parts.push({ c, n: Math.min(pieces, MOST_PIECES) });
-				}
-				return parts.length ? parts : null;
-			};
-			const most = mostBy(f);
-			if (most.length < 2) continue;
-			const all = asParts(most);
-			if (!all) continue;
-			add(all);
-			const parts = (n: number) => asParts(flushesFor(n, f) ?? most) ?? all;
-			if (odds.of(all) < confidence) for (const share of SHARES) add(parts(Math.ceil(piecesOf(most) * share)));
-			const chance = odds.by(parts);
-			for (const less of PAIR_LESS) {
-				if (confidence <= less) continue;
-				const n = least(chance, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));
-				if (n !== null) add(parts(n));
-			}
-		}
-	}
+	for (const list of ways.values()) if (!list[0]!.way.gives.uses_up) flushesOf(p, list, add);
 }
+
+/** Of one plant by one way: tried by some last days, and closer about the surest of them where none is as sure as asked. */
+function flushesOf(
+	{ field, want, odds, confidence }: PatternsOf,
+	list: readonly Candidate[],
+	add: (parts: Part[]) => void
+): void {
+	const { way, source } = list[0]!;
+	const windows = field.openings(source.kindId, way, want.due);
+	const open = windows.map((o) => ({ from: Math.max(o.opens, field.r.today), to: o.closes }));
+	const within = want.oneAge ? PLAN.oneAge.value : undefined;
+	const by = (last: number): FlushesOf => ({
+		last,
+		open,
+		stock: source.stock,
+		gives: way.gives,
+		takings: source.takings,
+		within
+	});
+	const asParts = (taken: readonly Flush[]): Part[] | null => {
+		const parts: Part[] = [];
+		for (const { on, pieces } of taken) {
+			const window = windows.find((o) => o.opens <= on && on <= o.closes);
+			if (!window || !field.mayStrike(on)) continue;
+			const c = field.candidate(want, source, way, on, window);
+			if (c) parts.push({ c, n: Math.min(pieces, MOST_PIECES) });
+		}
+		return parts.length ? parts : null;
+	};
+	/** The chance of all that the plant gives by a day, with what is worth a look of it; none where it gives but once. */
+	const look = (last: number): number => {
+		const f = by(last);
+		const most = mostBy(f);
+		const all = most.length < 2 ? null : asParts(most);
+		if (!all) return 0;
+		add(all);
+		const parts = (n: number) => asParts(flushesFor(n, f) ?? most) ?? all;
+		const chance = odds.by(parts);
+		const sure = odds.of(all);
+		if (sure < confidence) for (const share of SHARES) add(parts(Math.ceil(piecesOf(most) * share)));
+		for (const less of PAIR_LESS) {
+			if (confidence <= less) continue;
+			const n = least(chance, confidence - less, Math.min(MOST_PIECES, piecesOf(most)));
+			if (n !== null) add(parts(n));
+		}
+		return sure;
+	};
+	const usually = (last: number) => mostBy(by(last)).reduce((sum, f) => sum + f.pieces * nearest(list, f.on).mean, 0);
+	const days = [...new Set(list.map((c) => c.on))].sort((a, b) => a - b);
+	let surest = { last: 0, sure: HUNDREDTH };
+	for (const last of new Set([...ends(days), ...bestOf(days, usually)])) {
+		const sure = look(last);
+		if (sure > surest.sure) surest = { last, sure };
+	}
+	if (surest.last === 0 || surest.sure >= confidence) return;
+	const at = days.indexOf(surest.last);
+	for (const beside of [days[at - 1], days[at + 1]])
+		if (beside !== undefined) for (const share of BETWEEN) look(Math.round(surest.last + share * (beside - surest.last)));
+}
+/** Of the days between two that were tried. */
+const BETWEEN = [0.25, 0.5, 0.75] as const;
 
 /** Of many dates a few: the last, and some before it. */
 const ENDS = 5;
 function ends(days: readonly number[]): number[] {
-	const sorted = [...new Set(days)].sort((a, b) => b - a);
+	const sorted = [...days].sort((a, b) => b - a);
 	const step = Math.max(1, Math.floor(sorted.length / ENDS));
 	return sorted.filter((_, i) => i % step === 0).slice(0, ENDS);
 }
