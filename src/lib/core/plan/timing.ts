@@ -171,73 +171,96 @@ function alike(cohorts: readonly StandingCohort[]): StandingCohort[] {
 	return [...merged.values()].sort((a, b) => a.stage.localeCompare(b.stage) || a.since - b.since || a.aliveOn - b.aliveOn);
 }
 
+/** When the largest cohort's pieces are planted: weight by day, of all and of those in time. */
+class Planted {
+	all = 0;
+	inTime = 0;
+	private readonly weights: Float64Array;
+
+	constructor(
+		private readonly first: DayNumber,
+		days: number,
+		private readonly due: DayNumber
+	) {
+		this.weights = new Float64Array(days);
+	}
+
+	/** @param on null: never */
+	add(on: DayNumber | null, w: number): void {
+		this.all += w;
+		if (on === null) return;
+		this.weights[on - this.first]! += w;
+		if (on <= this.due) this.inTime += w;
+	}
+
+	days = (): Days => daysOf(this.first, this.weights);
+}
+
+/** A cohort's pieces of one luck: those that are in time, by the winters they cross. Each is told to `planted` where it counts. */
+type Walked = (luck: number, year: number, planted: Planted | null, w: number) => Classes;
+
+function walkedBy(f: ForecastOf, t: Times, c: StandingCohort, tables: readonly Timetable[]): Walked {
+	const rooted = rootedOf(f, t, c);
+	const potted = c.stage === 'potted' ? null : t.potted;
+	const pots = endsInPots(f.way);
+	const due = f.due ?? Infinity;
+	const { today } = f;
+	const byWinters = new Int32Array(MOST_PARTS + 1);
+	return (k, at, planted, w) => {
+		const year = f.years[at]!;
+		const table = tables[at]!;
+		const { root } = LUCK_POINTS[k]!;
+		const behind = table.winters[c.aliveOn - table.base]!;
+		byWinters.fill(0);
+		for (let i = k * PIECES; i < (k + 1) * PIECES; i++) {
+			let day = rooted(root, i, year);
+			// Those that have rooted and stand unpotted are potted from today on.
+			if (potted) day = passed(today, potted, Math.max(today, day), i, table);
+			if (t.ready) day = passed(today, t.ready, day, i, table);
+			day = Math.max(today, day) - table.base;
+			const on = day >= table.days ? -1 : pots ? day : table.planted[day]!;
+			planted?.add(on < 0 ? null : on + table.base, w);
+			if (on < 0 || on + table.base > due) continue;
+			byWinters[t.winters ? Math.min(MOST_PARTS, Math.round((table.winters[on]! - behind) * PARTS_OF_WINTER)) : 0]!++;
+		}
+		const found: Class[] = [];
+		for (let winters = 0; winters <= MOST_PARTS; winters++)
+			if (byWinters[winters]! > 0) found.push({ winters, pieces: byWinters[winters]! });
+		return found;
+	};
+}
+
 /** Walks every luck, and puts those together that come to the same. */
 export function prepare(asked: ForecastOf): Prepared {
 	const f = { ...asked, standing: { ...asked.standing, cohorts: alike(asked.standing.cohorts) } };
 	const t = timesOf(f.way);
-	const cohorts = f.standing.cohorts;
-	const groups = new Map<string, Group>();
+	const { cohorts, struckOn } = f.standing;
 	const largest = largestOf(cohorts);
-	let inTime = 0;
-	let all = 0;
 	const left = f.rooting?.of(null).lucks;
-	const first = cohorts.reduce((day, c) => Math.min(day, c.since, c.aliveOn), Math.min(f.today, f.standing.struckOn));
-	const last = Math.max(f.today, f.standing.struckOn) + FURTHEST_DAYS;
+	const first = cohorts.reduce((day, c) => Math.min(day, c.since, c.aliveOn), Math.min(f.today, struckOn));
+	const last = Math.max(f.today, struckOn) + FURTHEST_DAYS;
 	const tables = f.years.map((year) => tableFor(year, first, last));
-	/** Weight by day of planting, from the first day on. */
-	const weights = new Float64Array(tables.reduce((n, t) => Math.max(n, t.base + t.days + 1 - first), 1));
-	const rooted = cohorts.map((c) => rootedOf(f, t, c));
-	const byWinters = new Int32Array(MOST_PARTS + 1);
-	const due = f.due ?? Infinity;
-	const { today } = f;
-	const pots = endsInPots(f.way);
-	for (let k = 0; k < LUCK_POINTS.length; k++) {
-		const luck = LUCK_POINTS[k]!;
+	const many = tables.reduce((n, t) => Math.max(n, t.base + t.days + 1 - first), 1);
+	const planted = new Planted(first, many, f.due ?? Infinity);
+	const walked = cohorts.map((c) => walkedBy(f, t, c, tables));
+	const groups = new Map<string, Group>();
+	LUCK_POINTS.forEach((luck, k) => {
 		const at = Math.floor(luck.year * f.years.length);
-		const year = f.years[at]!;
-		const table = tables[at]!;
 		// What the looks taught of the batch's pace weighs its days, too.
 		const w = (luck.w * (left ? left[luck.root]! / LUCKS[luck.root]!.w : 1)) / PIECES;
-		let key = '';
-		const classes = cohorts.map((c, j): Classes => {
-			byWinters.fill(0);
-			const { potted } = c.stage === 'potted' ? { potted: null } : t;
-			const behind = table.winters[c.aliveOn - table.base]!;
-			for (let i = k * PIECES; i < (k + 1) * PIECES; i++) {
-				let day = rooted[j]!(luck.root, i, year);
-				// Those that have rooted and stand unpotted are potted from today on.
-				if (potted) day = passed(today, potted, Math.max(today, day), i, table);
-				if (t.ready) day = passed(today, t.ready, day, i, table);
-				day = Math.max(today, day) - table.base;
-				if (j === largest) all += w;
-				const on = day >= table.days ? -1 : pots ? day : table.planted[day]!;
-				if (on < 0) continue;
-				if (j === largest) weights[on + table.base - first]! += w;
-				if (on + table.base > due) continue;
-				if (j === largest) inTime += w;
-				byWinters[t.winters ? Math.min(MOST_PARTS, Math.round((table.winters[on]! - behind) * PARTS_OF_WINTER)) : 0]!++;
-			}
-			const found: Class[] = [];
-			for (let winters = 0; winters <= MOST_PARTS; winters++) {
-				const pieces = byWinters[winters]!;
-				if (pieces === 0) continue;
-				found.push({ winters, pieces });
-				key += `${winters}:${pieces} `;
-			}
-			key += '|';
-			return found;
-		});
+		const classes = walked.map((of, j) => of(k, at, j === largest ? planted : null, w));
+		const key = classes.map((list) => list.map((c) => `${c.winters}:${c.pieces} `).join('')).join('|');
 		let group = groups.get(key);
 		if (!group) groups.set(key, (group = { roots: new Float64Array(LUCKS.length), classes }));
 		group.roots[luck.root]! += luck.w;
-	}
-	const days = daysOf(first, weights);
+	});
+	const days = planted.days();
 	let usual: Walk | null | undefined;
 	const usually = () => (usual === undefined ? (usual = usualOf(f)) : usual);
 	return {
 		of: f,
 		groups: [...groups.values()],
-		inTime: all > 0 ? inTime / all : 1,
+		inTime: planted.all > 0 ? planted.inTime / planted.all : 1,
 		dates: () => datesOf(days, usually()),
 		usual: usually,
 		plantedBy: (share) => dayAtShare(days, share)
