@@ -8,6 +8,14 @@ export interface Screen {
 	main: boolean;
 	/** Another day shows it otherwise. */
 	timed: boolean;
+	/** The screen of the navigation that it belongs to, where its address does not say so. */
+	under?: string;
+}
+
+/** The screen of the navigation that an address below the garden's belongs to. */
+export function mainOf(path: string): string {
+	const first = path.split('/')[0] ?? '';
+	return SCREENS.find((s) => s.path === first)?.under ?? first;
 }
 
 /** The part of an address below the garden's, without what it is asked. */
@@ -20,7 +28,7 @@ export const SCREENS: readonly Screen[] = [
 	{ path: 'bench', name: 'Bench', main: true, timed: true },
 	{ path: 'ledger', name: 'Ledger', main: true, timed: false },
 	{ path: 'handbook', name: 'Handbook', main: true, timed: true },
-	{ path: 'plan', name: 'Plan', main: false, timed: false },
+	{ path: 'plan', name: 'Plan', main: false, timed: false, under: 'wants' },
 	{ path: 'shelter', name: 'Shelter', main: false, timed: false },
 	{ path: 'ground', name: 'Ground', main: false, timed: true },
 	{ path: 'ground/moves', name: 'Moves', main: false, timed: false },

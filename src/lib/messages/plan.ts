@@ -109,7 +109,6 @@ const en = {
 
 	// Planned
 	next: (says: Said) => `Next: ${says}`,
-	nothingNewNeedsStriking: 'Nothing new needs striking.',
 	inAll: (totals: Said) => `In all ${totals}.`,
 	whatToDoIn: 'What to do, in order',
 	forWord: (want: Said) => `For ${want}.`,

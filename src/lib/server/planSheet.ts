@@ -1,6 +1,7 @@
 /** The plan on paper, for the shed door: what to strike when, and what each batch asks for on its way. */
 import type { PlanView } from './jointView.js';
 import { dayNumber, sayDate } from '$lib/core/dates.js';
+import { sayNoMoves } from '$lib/core/joint/words.js';
 import type { TickRow, TickSheet } from '$lib/formats/tickSheet.js';
 import { paperFonts } from './fonts.js';
 
@@ -45,6 +46,6 @@ export const planSheet = (name: string, today: string, plan: PlanView): TickShee
 	title: name,
 	under: `The plan as of ${sayDate(today)}. ${plan.says}`,
 	rows: planRows(plan),
-	none: 'Nothing new needs striking.',
+	none: sayNoMoves(plan.wants.some((w) => w.standing !== 'in hand')),
 	fonts: paperFonts()
 });

@@ -238,3 +238,7 @@ export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): str
 			return `Around ${sayDate(c.on)} ${c.plant} is asked for more than it can give.`;
 	}
 }
+
+/** Where a plan asks for nothing. @param short some wants are not as sure as asked */
+export const sayNoMoves = (short: boolean): string =>
+	short ? 'Nothing that you could strike would give more of them in time.' : 'Nothing new needs striking.';

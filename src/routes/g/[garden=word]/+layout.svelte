@@ -4,7 +4,7 @@
 	import { page } from '$app/state';
 	import type { Snippet } from 'svelte';
 	import Undo from '@lucide/svelte/icons/undo-2';
-	import { isTimed } from '$lib/formats/screens.js';
+	import { isTimed, mainOf } from '$lib/formats/screens.js';
 	import Chrome from '$lib/ui/Chrome.svelte';
 	import Clocks from '$lib/ui/Clocks.svelte';
 	import Island from '$lib/ui/Island.svelte';
@@ -18,7 +18,7 @@
 	let { data, children }: { data: LayoutData; children: Snippet } = $props();
 	const base = $derived(`/g/${data.garden.slug}`);
 	const day = $derived(data.isToday ? '' : `?day=${data.viewed}`);
-	const current = $derived(page.url.pathname.split('/')[3] ?? '');
+	const current = $derived(mainOf(page.url.pathname.split('/').slice(3).join('/')));
 	let finding = $state(false);
 	let undoing = $state(false);
 	let told = $state<HTMLElement>();

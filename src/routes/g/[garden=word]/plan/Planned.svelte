@@ -1,13 +1,15 @@
 <script lang="ts">
+	/** What all wants take together, what binds, and what to do next. */
 	import { texts } from '$lib/messages/plan.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
-	import Fold from '$lib/ui/Fold.svelte';
 	import { sayDate } from '$lib/core/dates.js';
+	import { sayNoMoves } from '$lib/core/joint/words.js';
 	import { sayCost, sayNumber } from '$lib/core/numbers.js';
 	import { sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
 	import type { PlanView, Totals } from '$lib/server/jointView.js';
+	import AllStages from './AllStages.svelte';
 	import AsIf from './AsIf.svelte';
 	import Held from './Held.svelte';
 	import Lanes from './Lanes.svelte';
@@ -16,10 +18,9 @@
 	import ByHand from './ByHand.svelte';
 	import { Hand } from './hand.svelte.js';
 	import type { Help, Stage } from './says.js';
-	import Limits from './Limits.svelte';
-	import WhatIf from './WhatIf.svelte';
+	import OtherPlans from './OtherPlans.svelte';
 	import Take from './Take.svelte';
-	import { AIM_WORDS, aimAddress, aimQuery, comparedTo, keyOf, STAGE_WORDS } from './says.js';
+	import { aimAddress, aimQuery, comparedTo, keyOf } from './says.js';
 
 	interface Props {
 		plan: PlanView;
@@ -62,7 +63,6 @@
 	const base = $derived(`/g/${garden.slug}`);
 	const next = $derived(plan.moves[0] ?? null);
 	const short = $derived(plan.wants.filter((w) => w.standing !== 'in hand'));
-	const withBatches = $derived(plan.wants.filter((w) => w.batches.length > 0));
 	const totals = (t: Totals) =>
 		[
 			`${t.batches} ${t.batches === 1 ? 'batch' : 'batches'}`,
@@ -76,7 +76,7 @@
 
 <h1 class="mt-1">{plan.says}</h1>
 <p class="mt-2 max-w-prose text-lg">
-	{#if next}{texts.next(next.says)}{:else if plan.wants.length}{texts.nothingNewNeedsStriking}{/if}
+	{#if next}{texts.next(next.says)}{:else if plan.wants.length}{sayNoMoves(short.length > 0)}{/if}
 	{#if plan.totals.batches || plan.totals.buys}<span class="text-faded">{texts.inAll(totals(plan.totals))}</span>{/if}
 </p>
 {#if plan.usual && plan.aim !== 'usual'}
@@ -231,65 +231,8 @@
 		>
 	</p>
 {/if}
-<section class="mt-8 no-print" aria-labelledby="others">
-	<h2 id="others" class="border-b border-ink pb-1">{texts.otherPlans}</h2>
-	<ul class="mt-2 flex flex-wrap gap-2">
-		{#each Object.entries(AIM_WORDS) as [aim, words] (aim)}
-			<li>
-				{#if aim === plan.aim}<span class="inline-flex min-h-12 items-center border-b-4 border-catkin px-3 font-semibold"
-						>{words}</span
-					>
-				{:else}<Act href={aimAddress(base, { ...choice, aim })} data-sveltekit-noscroll>{words}</Act>{/if}
-			</li>
-		{/each}
-	</ul>
-	{#each plan.not as n (n.way)}
-		<p class="mt-3">
-			{texts.ruledOut(n.says)}
-			<a href={aimAddress(base, { ...choice, not: choice.not.filter((way) => way !== n.way) })}>{texts.allowItAgain}</a>
-		</p>
-	{/each}
-	<Limits {choice} rooms={plan.rooms} {base} {currency} today={garden.today} />
-	<WhatIf {choice} {plan} {base} {units} />
-	{#if planned.batches + planned.plants > 0 || plan.anew}
-		<p class="mt-3 max-w-prose">
-			{#if plan.anew}
-				{texts.hereAllThatIs} <a href={aimAddress(base, { ...choice, anew: false })}>{texts.planAroundItInstead}</a>.
-			{:else}
-				{texts.plannedAlready(planned.batches, planned.plants)}
-				<a href={aimAddress(base, { ...choice, anew: true })}>{texts.planAnewWithThose}</a>.
-			{/if}
-		</p>
-	{/if}
-</section>
-
-{#if withBatches.length}
-	<Fold label={texts.allStagesWithWhere} class="mt-6 border-t border-rule pt-2">
-		{#each withBatches as w (w.id)}
-			<h3 class="mt-4">{w.target} {w.name}{w.label ? `, ${w.label}` : ''}</h3>
-			{#each w.batches as b (b.on + b.wayId + b.stockId)}
-				<p class="mt-1 font-semibold">
-					{sayDate(b.on)}: {b.pieces}
-					{b.pieces === 1 ? b.piece[0] : b.piece[1]}{b.stock ? texts.from(b.stock) : ''}, {b.way.toLowerCase()}
-				</p>
-				<ul class="note list-disc pl-5">
-					{#each b.stages as s, i (i)}
-						<li>
-							{texts.usually2(
-								STAGE_WORDS[s.to] ?? s.to,
-								sayDate(s.from),
-								s.until > s.from ? texts.to2(sayDate(s.until)) : '',
-								s.count,
-								s.to !== 'planted' && s.containers ? texts.inWord(sayNumber(s.containers), s.container) : '',
-								s.place ? `, ${s.place}` : ''
-							)}
-						</li>
-					{/each}
-				</ul>
-			{/each}
-		{/each}
-	</Fold>
-{/if}
+<OtherPlans {plan} {choice} {planned} {base} {currency} {units} today={garden.today} />
+<AllStages wants={plan.wants} />
 <p class="note mt-6">
 	{texts.batchesAndCombinationsOf(
 		sayNumber(plan.figures.candidates),

@@ -1,4 +1,5 @@
 <script lang="ts">
+	/** Will they be there by the day, and what does it take? */
 	import { texts } from '$lib/messages/wants.js';
 	import { sayMoney } from '$lib/core/numbers.js';
 	import Trail from '$lib/ui/Trail.svelte';
@@ -8,19 +9,19 @@
 	import Act from '$lib/ui/Act.svelte';
 	import { goto } from '$app/navigation';
 	import { sayDate } from '$lib/core/dates.js';
-	import { notQuite, sayCount, sayDoes, sayOdds, sayShare } from '$lib/core/odds/words.js';
+	import { sayDoes, sayShare } from '$lib/core/odds/words.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Field from '$lib/ui/Field.svelte';
 	import OddsSketch from '$lib/ui/OddsSketch.svelte';
 	import SelectField from '$lib/ui/SelectField.svelte';
 	import StandingMark from '$lib/ui/StandingMark.svelte';
-	import { HINGE_WORDS, PLACE_WORDS, PURPOSE_WORDS, sayRange } from '$lib/ui/say.js';
+	import { PLACE_WORDS, PURPOSE_WORDS } from '$lib/ui/say.js';
+	import AsThingsStand from './AsThingsStand.svelte';
 	import Bought from './Bought.svelte';
 	import ChangeWant from './ChangeWant.svelte';
 	import Instead from './Instead.svelte';
 	import WayBest from './WayBest.svelte';
 	import WayShort from './WayShort.svelte';
-	import { sayWouldDo } from '$lib/core/joint/words.js';
 	import { wishWords } from '$lib/core/ledger/wish.js';
 	import { lower } from './planSays.js';
 	import { steady } from '$lib/ui/steady.js';
@@ -70,50 +71,7 @@
 				<a href="{base}/wants/{want.waits.id}">{texts.forItsStock(want.waits.target, sayDate(want.waits.due))}</a>
 			</p>
 		{/if}
-		{#if want.batches.length || want.buying || want.bought}
-			<p class="mt-1 max-w-prose text-lg">
-				{texts.asThingsStand}
-				<strong>{notQuite(want.odds, want.confidence)}{sayDoes(want.odds, 'you', 'get', texts.orMore(want.target))}</strong>; {sayCount(
-					want.quantiles
-				)}.
-				{#each want.wouldDo as o (o.target + o.due)}{sayWouldDo(want, o, o.odds)}.
-				{/each}
-				{#if want.planned || want.buying}{texts.withoutWhatIsOnly(sayOdds(want.oddsGrowing))}{/if}
-			</p>
-			{#if want.bought || want.buying}
-				<p class="mt-1">
-					{#if want.bought}{texts.soManyWereBought(want.bought)}{/if}
-					{#if want.buying}{texts.soManyAreToBe(want.buying)}{/if}
-				</p>
-			{/if}
-			{#if data.promised}
-				{@const then = data.promised}
-				<p class="note mt-1">
-					{texts.plannedWhenItWas(sayDate(then.on), sayOdds(then.odds))}
-					{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length === 0}
-						{texts.nothingWasLoggedOf}
-					{/if}
-				</p>
-				{#if sayOdds(then.odds) !== sayOdds(want.odds) && then.since.length}
-					<Fold label={texts.whatWasLoggedSince} class="mt-1">
-						<ul class="note list-disc pl-5">
-							{#each then.since as e (e.id)}<li>{sayDate(e.on)}: {e.line}</li>{/each}
-							{#if then.more}<li>{texts.more(then.more, then.more === 1 ? texts.entry : texts.entries)}</li>{/if}
-						</ul>
-					</Fold>
-				{/if}
-			{/if}
-			{#if want.ready}<p class="note mt-1">
-					{(want.purpose === 'gifts' ? texts.readyInPots : texts.inTheGroundAbout)(
-						sayDate(want.ready.usual),
-						want.ready.quick === want.ready.slow ? '' : ` (${sayRange(want.ready.quick, want.ready.slow)})`
-					)}
-				</p>{/if}
-			{#if want.hinge}<p class="note">
-					{texts.itHangsMostOn(HINGE_WORDS[want.hinge.stage])}
-					<a href="{base}/bench/{want.hinge.batchId}">{want.hinge.code}</a>.
-				</p>{/if}
-		{/if}
+		{#if want.batches.length || want.buying || want.bought}<AsThingsStand {want} promised={data.promised} {base} />{/if}
 	</div>
 	{#if want.pmf.length > 1 && want.standing !== 'met'}<div>
 			<OddsSketch pmf={want.pmf} target={want.target} width={300} height={90} />
