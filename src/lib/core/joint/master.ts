@@ -130,7 +130,7 @@ function programmeOf(of: Choosing, active: readonly ReadonlySet<Pattern>[]): Col
 		ofWant[p.want]!.push([c, 1]);
 		p.asks.rows.forEach((row, i) => {
 			const at = place.get(row);
-			if (at !== undefined) terms[at]!.push([c, p.asks.amounts[i]!]);
+			if (at !== undefined && p.asks.amounts[i]! > 0) terms[at]!.push([c, p.asks.amounts[i]!]);
 		});
 	});
 	const all: Row[] = [
