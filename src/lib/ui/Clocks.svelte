@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Clocks that run: how long still, or that the time is up. */
+	import TextAct from './TextAct.svelte';
 	import { texts } from '$lib/messages/common.js';
 	import { onMount } from 'svelte';
 	import Timer from '@lucide/svelte/icons/timer';
@@ -46,9 +47,7 @@
 			>
 				<Timer size={20} aria-hidden="true" />
 				<span><strong>{ms <= 0 ? texts.timeIsUp : say(ms)}</strong> · {c.say}</span>
-				<button class="min-h-11 px-1 text-leaf underline underline-offset-4" onclick={() => endClock(base, c.id)}
-					>{ms <= 0 ? texts.done : texts.stop}</button
-				>
+				<TextAct class="px-1" onclick={() => endClock(base, c.id)}>{ms <= 0 ? texts.done : texts.stop}</TextAct>
 			</li>
 		{/each}
 	</ul>

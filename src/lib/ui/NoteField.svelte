@@ -1,4 +1,5 @@
 <script lang="ts">
+	import TextAct from './TextAct.svelte';
 	import { texts } from '$lib/messages/common.js';
 	import Label from 'flowbite-svelte/Label.svelte';
 	import Textarea from 'flowbite-svelte/Textarea.svelte';
@@ -12,7 +13,5 @@
 		<Textarea id={uid} name="note" rows={3} maxlength={5000} class="w-full" />
 	</div>
 {:else}
-	<button type="button" class="self-start text-leaf underline underline-offset-4 min-h-11" onclick={() => (open = true)}
-		>{texts.addANote}</button
-	>
+	<TextAct class="self-start" onclick={() => (open = true)}>{texts.addANote}</TextAct>
 {/if}

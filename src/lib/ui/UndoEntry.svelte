@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Takes back one line of the ledger, wherever it is read. */
+	import TextAct from './TextAct.svelte';
 	import { texts } from '$lib/messages/common.js';
 	import { undoEntry } from '$lib/ui/undo.js';
 
@@ -10,8 +11,4 @@
 	let { base, entry }: Props = $props();
 </script>
 
-<button
-	class="min-h-11 min-w-11 px-2 text-leaf underline underline-offset-4"
-	aria-label={texts.undoOf(entry.line)}
-	onclick={() => undoEntry(base, entry.id)}>{texts.undo}</button
->
+<TextAct class="px-2" aria-label={texts.undoOf(entry.line)} onclick={() => undoEntry(base, entry.id)}>{texts.undo}</TextAct>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** Where does it all go? The beds of the garden, to one scale. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/ground.js';
 	import BedDrawing from '$lib/ui/BedDrawing.svelte';
 	import Note from '$lib/ui/Note.svelte';
@@ -83,10 +84,7 @@
 			<ul class="mt-2">
 				{#each w.beds as b (b.id)}
 					<li class="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-2">
-						<a
-							class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-							href="{base}/ground/{b.id}?kind={w.kind.id}{at.replace('?', '&')}">{b.name}</a
-						>
+						<TextAct href="{base}/ground/{b.id}?kind={w.kind.id}{at.replace('?', '&')}">{b.name}</TextAct>
 						<span
 							><span class="note">{b.light}</span>
 							{texts.apart(sayFits(b.fits), sayLength(w.spacingCm, units))}</span

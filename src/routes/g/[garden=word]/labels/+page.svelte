@@ -1,4 +1,5 @@
 <script lang="ts">
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/labels.js';
 	import Checkbox from 'flowbite-svelte/Checkbox.svelte';
 	import Input from 'flowbite-svelte/Input.svelte';
@@ -157,7 +158,7 @@
 			<figure>
 				<img data-testid="label" src={picture} alt={texts.theLabelOf(chosen[0]!.code)} class="max-w-full border border-ink" />
 				<figcaption class="note">
-					<button class="min-h-11 text-leaf underline underline-offset-4" onclick={savePicture}>{texts.saveThisOneAs}</button>
+					<TextAct onclick={savePicture}>{texts.saveThisOneAs}</TextAct>
 				</figcaption>
 			</figure>
 		{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What the plan takes as given that is not so: told above all that follows from it, each taken away in one tap. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/plan.js';
 	import { sayArea, sayMinutes } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -44,12 +45,8 @@
 				<li class="flex flex-wrap items-baseline gap-x-4">
 					<span class="grow font-semibold">{g.says}</span>
 					<span class="flex gap-x-4">
-						<a class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4" href={aimAddress(base, g.back)}
-							>{texts.notSo}</a
-						>
-						<a class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/{g.at}"
-							>{texts.makeItSo}</a
-						>
+						<TextAct href={aimAddress(base, g.back)}>{texts.notSo}</TextAct>
+						<TextAct href="{base}/{g.at}">{texts.makeItSo}</TextAct>
 					</span>
 				</li>
 			{/each}

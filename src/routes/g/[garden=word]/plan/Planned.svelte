@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What all wants take together, what binds, and what to do next. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/plan.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
@@ -102,9 +103,7 @@
 				<li class="grid gap-x-4 py-2 sm:grid-cols-[8rem_1fr_auto]">
 					<span class="font-head text-lg font-semibold">{sayDate(m.on)}</span>
 					<span>{m.says}<span class="note block">{texts.forWord(m.want)}</span></span>
-					{#if m.guide}<a class="flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/{m.guide}"
-							>{texts.howToCut}</a
-						>{/if}
+					{#if m.guide}<TextAct href="{base}/{m.guide}">{texts.howToCut}</TextAct>{/if}
 				</li>
 			{/each}
 		</ol>
@@ -225,10 +224,7 @@
 
 {#if plan.moves.length && !hand.plan && stage === 'told'}
 	<p class="mt-6 no-print">
-		<a
-			class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-			href="{base}/plan/sheet.pdf{aimQuery(choice)}">{texts.thePlanOnPaper}</a
-		>
+		<TextAct href="{base}/plan/sheet.pdf{aimQuery(choice)}">{texts.thePlanOnPaper}</TextAct>
 	</p>
 {/if}
 <OtherPlans {plan} {choice} {planned} {base} {currency} {units} today={garden.today} />

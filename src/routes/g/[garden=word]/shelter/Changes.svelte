@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** What binds, and the smallest thing that frees it; what is put over a place is logged here. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/shelter.js';
 	import EntryForm from '$lib/ui/EntryForm.svelte';
 	import Fold from '$lib/ui/Fold.svelte';
@@ -43,9 +44,7 @@
 						</EntryForm>
 					</Fold>
 				{:else if c.what === 'room'}
-					<a class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/settings"
-						>{texts.changeThePlace}</a
-					>
+					<TextAct href="{base}/settings">{texts.changeThePlace}</TextAct>
 				{/if}
 			</li>
 		{/each}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** One shelter: how cold it gets, what that rests on, its room, and what stands in it. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/shelter.js';
 	import { capital, sayThat } from '$lib/core/odds/words.js';
 	import { sayArea, sayTemperature } from '$lib/core/units/index.js';
@@ -98,11 +99,7 @@
 			</p>
 			{#if !s.levelOf}<Guard shelter={s} {units} {today} />{/if}
 			{#if !chosen}<p class="no-print">
-					<a
-						class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-						href="?at={s.id}"
-						data-sveltekit-noscroll>{texts.showItsNightsOn}</a
-					>
+					<TextAct href="?at={s.id}" data-sveltekit-noscroll>{texts.showItsNightsOn}</TextAct>
 				</p>{/if}
 			{#if free !== null}
 				<p class="mt-2">

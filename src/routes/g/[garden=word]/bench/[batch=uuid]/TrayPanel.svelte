@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The tray of a batch: laid out once, tapped at each look; a trial is read off it. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/bench.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Rows from '$lib/ui/Rows.svelte';
@@ -62,8 +63,8 @@
 <section class="mt-8" aria-label={texts.tray}>
 	<div class="flex flex-wrap items-end justify-between gap-3 border-b border-ink pb-1">
 		<h2>{texts.tray}</h2>
-		{#if standing > 0}<button class="min-h-11 px-2 text-leaf underline underline-offset-4" onclick={() => (laying = !laying)}
-				>{b.tray ? texts.layItOutAnew : texts.layItOutIn}</button
+		{#if standing > 0}<TextAct class="px-2" onclick={() => (laying = !laying)}
+				>{b.tray ? texts.layItOutAnew : texts.layItOutIn}</TextAct
 			>{/if}
 	</div>
 	{#if b.tray && !laying}
@@ -147,9 +148,7 @@
 							plural(Math.floor(standing / names.length), texts.pieces),
 							standing / names.length < 8 ? texts.soFewTellLittle : ''
 						)}
-						<button type="button" class="min-h-11 px-2 text-leaf underline underline-offset-4" onclick={() => seed++}
-							>{texts.dealAgain}</button
-						>
+						<TextAct class="px-2" onclick={() => seed++}>{texts.dealAgain}</TextAct>
 					</p>
 				{/if}
 				<TrayMap tray={preview} readonly />

@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** The same bed closer or wider planted: how many, when they touch, what they would cost. */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/ground.js';
 	import TableBodyCell from 'flowbite-svelte/TableBodyCell.svelte';
 	import Act from '$lib/ui/Act.svelte';
@@ -49,10 +50,8 @@
 			{@const mine = c.spacingCm === f.asked.spacingCm}
 			{@const as = String(Math.round(short.shown(c.spacingCm) * 10) / 10)}
 			<TableBodyCell class="whitespace-nowrap {mine ? 'font-semibold' : ''}">
-				{#if mine}{sayLength(c.spacingCm, units)}{:else}<a
-						class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4"
-						href={address({ spacing: as })}
-						onclick={() => (spacing = as)}>{sayLength(c.spacingCm, units)}</a
+				{#if mine}{sayLength(c.spacingCm, units)}{:else}<TextAct href={address({ spacing: as })} onclick={() => (spacing = as)}
+						>{sayLength(c.spacingCm, units)}</TextAct
 					>{/if}
 			</TableBodyCell>
 			<TableBodyCell class="text-right text-lg font-semibold">{c.count}</TableBodyCell>

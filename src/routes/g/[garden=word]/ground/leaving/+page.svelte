@@ -1,5 +1,6 @@
 <script lang="ts">
 	/** We leave this garden: what comes along, and by when must it be lifted or cut? */
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/ground.js';
 	import { goto } from '$app/navigation';
 	import Act from '$lib/ui/Act.svelte';
@@ -84,9 +85,9 @@
 		<ul class="ruled">
 			{#each coming as p (p.id)}
 				<li class="py-2">
-					<a class="inline-flex min-h-11 items-center text-leaf underline underline-offset-4" href="{base}/stock/{p.id}"
-						>{p.count > 1 ? `${p.count} ` : ''}{p.name}</a
-					><span class="note">{p.place ? `, ${p.place}` : ''}</span>
+					<TextAct href="{base}/stock/{p.id}">{p.count > 1 ? `${p.count} ` : ''}{p.name}</TextAct><span class="note"
+						>{p.place ? `, ${p.place}` : ''}</span
+					>
 					<span class="block">{what(p)}</span>
 					{#each p.cautions as c, i (i)}<span class="note block">{c}</span>{/each}
 				</li>

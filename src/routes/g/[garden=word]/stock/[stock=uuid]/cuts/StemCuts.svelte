@@ -1,4 +1,5 @@
 <script lang="ts">
+	import TextAct from '$lib/ui/TextAct.svelte';
 	import { texts } from '$lib/messages/stock.js';
 	import { areaMeasure, sayDistance, shortMeasure } from '$lib/core/units/index.js';
 	import type { UnitChoice } from '$lib/core/units/index.js';
@@ -162,10 +163,7 @@
 						: texts.noPiece
 					: texts.cannotBeCutSo}
 			</h2>
-			{#if stems.length > 1}<button
-					class="min-h-11 px-2 text-leaf underline underline-offset-4"
-					onclick={() => stems.splice(i, 1)}>{texts.takeItAway}</button
-				>{/if}
+			{#if stems.length > 1}<TextAct class="px-2" onclick={() => stems.splice(i, 1)}>{texts.takeItAway}</TextAct>{/if}
 		</div>
 		{#if p.ok}
 			<div class="mt-2 overflow-x-auto" role="group" aria-label={texts.theStemAndIts} {@attach reachable}>
