@@ -46,6 +46,6 @@ export const planSheet = (name: string, today: string, plan: PlanView): TickShee
 	title: name,
 	under: `The plan as of ${sayDate(today)}. ${plan.says}`,
 	rows: planRows(plan),
-	none: sayNoMoves(plan.wants.some((w) => w.standing !== 'in hand')),
+	none: sayNoMoves(plan.wants),
 	fonts: paperFonts()
 });

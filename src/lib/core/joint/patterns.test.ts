@@ -79,7 +79,7 @@ describe('ready-made ways to a want', () => {
 	it('are none that one is told not to count on', () => {
 		const d = dice(0.73);
 		const kinds = allKinds();
-		let idle = 0;
+		let looked = 0;
 		for (let g = 0; g < 60; g++) {
 			const k = kinds[Math.floor(d.uniform() * kinds.length)]!;
 			const climate = [...CLIMATES, tropics, arctic][Math.floor(d.uniform() * (CLIMATES.length + 2))]!;
@@ -88,9 +88,11 @@ describe('ready-made ways to a want', () => {
 			const wants = [wantOf({ id: 'w', kindId: k.id, target: 4 + Math.floor(d.uniform() * 30), due: today + 60 })];
 			const r = jointOf(climate, [k], { today, wants, sources: [sourceOf('s', k, 1 + (g % 2))] });
 			for (const x of prepareJoint(r).pools[0]!)
-				if (x.empty) idle++;
-				else expect(Math.max(plantsOf(x.parts) / 0.5, x.odds / 0.005), x.key).toBeGreaterThanOrEqual(1);
+				if (!x.empty) {
+					looked++;
+					expect(Math.max(plantsOf(x.parts) / 0.5, x.odds / 0.005), x.key).toBeGreaterThanOrEqual(1);
+				}
 		}
-		expect(idle).toBe(60);
+		expect(looked).toBeGreaterThan(50);
 	});
 });

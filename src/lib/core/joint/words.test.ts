@@ -11,7 +11,8 @@ import {
 	sayMove,
 	sayRepair,
 	sayReplanned,
-	sayWouldDo
+	sayWouldDo,
+	sayNoMoves
 } from './words.js';
 
 const METRIC = { length: 'metric', temperature: 'C' } as const;
@@ -192,5 +193,11 @@ describe('what is said of a plan', () => {
 		expect(say({ of: 'stock', plant: 'Sage, by the gate', on: '2027-05-01' })).toBe(
 			'Around 1 May 2027 Sage, by the gate is asked for more than it can give.'
 		);
+	});
+
+	it('where nothing is to be struck: all in hand, stock still growing, or too late', () => {
+		const want = (standing: string, waits = false) => ({ standing, waits });
+		expect(sayNoMoves([want('in hand'), want('unlikely', true)])).toBe('Nothing new needs striking.');
+		expect(sayNoMoves([want('in hand'), want('unlikely')])).toContain('would give more of them in time');
 	});
 });

@@ -239,6 +239,8 @@ export function sayClash(c: ClashSaid, units: UnitChoice, currency: string): str
 	}
 }
 
-/** Where a plan asks for nothing. @param short some wants are not as sure as asked */
-export const sayNoMoves = (short: boolean): string =>
-	short ? 'Nothing that you could strike would give more of them in time.' : 'Nothing new needs striking.';
+/** Where a plan asks for nothing: all is in hand, or waits for its stock to grow, or nothing would help any more. */
+export const sayNoMoves = (wants: readonly { standing: string; waits: boolean }[]): string =>
+	wants.some((w) => w.standing !== 'in hand' && !w.waits)
+		? 'Nothing that you could strike would give more of them in time.'
+		: 'Nothing new needs striking.';

@@ -77,7 +77,7 @@
 
 <h1 class="mt-1">{plan.says}</h1>
 <p class="mt-2 max-w-prose text-lg">
-	{#if next}{texts.next(next.says)}{:else if plan.wants.length}{sayNoMoves(short.length > 0)}{/if}
+	{#if next}{texts.next(next.says)}{:else if plan.wants.length}{sayNoMoves(plan.wants)}{/if}
 	{#if plan.totals.batches || plan.totals.buys}<span class="text-faded">{texts.inAll(totals(plan.totals))}</span>{/if}
 </p>
 {#if plan.usual && plan.aim !== 'usual'}
